@@ -1,0 +1,188 @@
+/** The commands of gambito. Each reads, calls the core, prints. */
+import { dirname, resolve } from 'node:path';
+import { fileSchemas, jsonSchemaOf, presentAdapted, presentLoads, presentMovement, presentPrediction, rounded, type FileSchemaName } from '@gambito/contract';
+import { adapt, barePlace, compareScores, estimateCapacity, findMovement, formatClock, formatWorkout, markWords, movementOf, movements, nearestMovements, parseWorkout, planClock, readScore, tierAthlete, trimNumber, wordsOf, type Athlete, type Place, type Prediction, type Result } from '@gambito/core';
+import Papa from 'papaparse';
+import { athleteFrom, describe, peopleFrom, rulesFrom, workoutFrom } from './inputs';
+import { InputError, print, printJson, readText, warn } from './io';
+
+export interface Options {
+  readonly json: boolean;
+  readonly athlete?: string;
+  readonly rules?: string;
+  readonly results?: string;
+  readonly people?: string;
+  readonly tier?: string;
+  readonly date: string;
+  readonly seed: number;
+}
+const need = (value: string | undefined, what: string): string => {
+  if (!value) throw new InputError([{ message: `expected ${what}` }]);
+  return value;
+};
+
+function who(options: Options): { athlete: Athlete; place: Place } {
+  if (options.tier && !options.athlete) return tierAthlete(options.tier, 'men');
+  const athlete = athleteFrom(need(options.athlete, '--athlete FILE (or --tier NAME)'), options.date);
+  return options.tier ? { athlete: { ...tierAthlete(options.tier, athlete.category).athlete, name: athlete.name, bodyMassKg: athlete.bodyMassKg, statureM: athlete.statureM }, place: tierAthlete(options.tier, athlete.category).place } : { athlete, place: athlete.places[0] ?? barePlace };
+}
+
+const figure = (value: number, unit: Prediction['unit']): string => (unit === 'seconds' ? formatClock(value) : `${trimNumber(value, 1)} ${unit}`);
+const bandText = ({ unit, low, median, high }: Pick<Prediction, 'unit' | 'low' | 'median' | 'high'>): string => `${figure(median, unit)} (${figure(low, unit)} to ${figure(high, unit)})`;
+
+function parseCommand(path: string, options: Options): number {
+  const parsed = parseWorkout(readText(path));
+  const failed = parsed.diagnostics.some((each) => each.level === 'error');
+  if (options.json) printJson({ workout: parsed.workout, summary: parsed.summary, diagnostics: parsed.diagnostics });
+  else {
+    for (const each of parsed.diagnostics) warn(describe(path, each));
+    const { summary } = parsed;
+    print(`${parsed.workout.title ?? 'Untitled'}: ${summary.clockSeconds === null ? 'no fixed length' : formatClock(summary.clockSeconds)}`);
+    summary.parts.forEach((part, index) => print(`${index + 1}. ${part.kind}${part.seconds === null ? (part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`) : ` ${formatClock(part.seconds)}`}; score: ${part.score}; ${Object.entries(part.reps).map(([id, count]) => `${count} ${wordsOf(id)}`).join(', ') || 'no counted reps'}`)); // prettier-ignore
+  }
+  return failed ? 2 : 0;
+}
+
+function adaptCommand(path: string, options: Options): number {
+  const { workout } = workoutFrom(path);
+  const { athlete, place } = who(options);
+  const rules = rulesFrom(options.rules);
+  const tier = workout.tiers.find((each) => each.name.toLowerCase() === options.tier?.toLowerCase());
+  const adapted = adapt(tier ? { ...workout, parts: tier.parts } : workout, athlete, { place, seed: options.seed, ...(rules ? { rules } : {}) });
+  if (options.json) {
+    printJson(presentAdapted(adapted));
+    return 0;
+  }
+  print(adapted.version.text);
+  for (const part of adapted.version.parts) for (const slot of part.slots) print(`${slot.mark.padEnd(2)} ${markWords[slot.mark]}: ${slot.reason}${slot.givesUp.length > 0 ? ` Gives up: ${slot.givesUp.join(', ')}.` : ''}`);
+  print(`Predicted: ${bandText(adapted.predicted)}. Drift ${adapted.drift.total.toFixed(2)} (time ${(adapted.drift.time * 100).toFixed(0)} %).`);
+  for (const each of adapted.warnings) warn(`warning: ${each.message}`);
+  for (const each of adapted.assumed) warn(`assumed: ${each}`);
+  return 0;
+}
+
+function predictCommand(path: string, options: Options): number {
+  const { workout } = workoutFrom(path);
+  const { athlete } = who(options);
+  const predicted = presentPrediction(workout, estimateCapacity(athlete), options.seed);
+  if (options.json) printJson(predicted);
+  else {
+    print(`Predicted: ${bandText(predicted.predicted)}`);
+    predicted.pacing.sets.forEach((each, index) => print(`  ${wordsOf(each.movement)}: ${each.first.join('-')}${each.later.join() === each.first.join() ? '' : `, later ${each.later.join('-')}`}${predicted.pacing.limiting === index ? ' (decides the score)' : ''}`));
+    for (const each of predicted.assumed) warn(`assumed: ${each}`);
+  }
+  return 0;
+}
+
+function compareCommand(path: string, options: Options): number {
+  const { workout } = workoutFrom(path);
+  const resultsPath = need(options.results, '--results RESULTS.csv');
+  const people = peopleFrom(need(options.people, '--people DIR'), options.date);
+  const csv = Papa.parse<Record<string, string>>(readText(resultsPath).replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy', transformHeader: (header) => header.trim().toLowerCase() });
+  const problems: { message: string }[] = csv.errors.filter((each) => each.code !== 'UndetectableDelimiter').map((each) => ({ message: `${resultsPath}:${(each.row ?? 0) + 2}: ${each.message}` }));
+  const missing = ['athlete', 'version', 'score'].filter((column) => !(csv.meta.fields ?? []).includes(column));
+  if (missing.length > 0) throw new InputError([{ message: `${resultsPath}: the column${missing.length > 1 ? 's' : ''} ${missing.join(', ')} missing; expected athlete, version, score.` }]);
+  const results = csv.data.flatMap((row, index): Result[] => {
+    const line = `${resultsPath}:${index + 2}`;
+    const athlete = people.get((row['athlete'] ?? '').trim().toLowerCase());
+    const score = readScore(row['score'] ?? '');
+    const versionName = (row['version'] ?? '').trim();
+    if (!athlete) problems.push({ message: `${line}: no athlete file for “${row['athlete'] ?? ''}” in ${options.people}.` });
+    if (!score) problems.push({ message: `${line}: “${row['score'] ?? ''}” is no score; expected such as 7+12, 8:41, 182, CAP+14 or 92.5 kg.` });
+    if (!athlete || !score) return [];
+    try {
+      const version = versionName === '' || versionName.toLowerCase() === 'original' ? workout : workoutFrom(resolve(dirname(resultsPath), versionName)).workout;
+      return [{ athlete, version, versionName: versionName || 'original', score, scoreText: (row['score'] ?? '').trim() }];
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      problems.push(...error.problems);
+      return [];
+    }
+  });
+  if (problems.length > 0) throw new InputError(problems);
+  const board = rounded(compareScores(workout, results));
+  if (options.json) printJson({ board });
+  else for (const row of board) print(`${String(row.rank).padStart(3)}  ${row.athlete.padEnd(16)} ${row.score.padEnd(10)} ${row.equivalent ? `= ${bandText({ ...row.equivalent } as Prediction)}, index ${row.index}` : ''}  ${row.verdict}`);
+  return 0;
+}
+
+function movementsCommand(name: string | undefined, options: Options): number {
+  if (!name) {
+    if (options.json) printJson({ movements: movements.map(presentMovement) });
+    else for (const each of movements) print(`${each.id.padEnd(32)} ${each.needsText || 'nothing'}`);
+    return 0;
+  }
+  const id = findMovement(name);
+  if (!id) {
+    const nearest = nearestMovements(name);
+    throw new InputError([{ message: `“${name}” is not a movement Gambito knows; nearest: ${nearest.join(', ')}.`, nearest }]);
+  }
+  const movement = presentMovement(movementOf(id));
+  if (options.json) printJson({ movement });
+  else print([movement.name, `needs: ${movement.needs || 'nothing'}`, ...movement.standards.map((each) => `+ ${each}`), ...movement.noReps.map((each) => `- ${each}`), ...movement.cautions.map((each) => `! ${each}`), `easier: ${movement.easier.join(', ') || 'none'}`, `harder: ${movement.harder.join(', ') || 'none'}`].join('\n'));
+  return 0;
+}
+
+function loadsCommand(path: string, options: Options): number {
+  const athlete = athleteFrom(path, options.date);
+  const shown = presentLoads(athlete.places.flatMap((place) => place.kit));
+  if (options.json) printJson(shown);
+  else for (const load of shown.loads) print(load.text);
+  return 0;
+}
+
+function clockCommand(path: string, options: Options): number {
+  const plan = planClock(workoutFrom(path).workout);
+  if (options.json) printJson(plan);
+  else for (const cue of plan.cues) print(`${formatClock(cue.atSeconds).padStart(6)}  ${cue.kind.padEnd(8)} ${cue.text}${cue.lines.length > 0 ? `: ${cue.lines.join(', ')}` : ''}`);
+  return 0;
+}
+
+function schemaCommand(name: string | undefined): number {
+  if (!name || !(name in fileSchemas)) throw new InputError([{ message: `${name ? `“${name}” is no schema; e` : 'E'}xpected one of ${Object.keys(fileSchemas).join(', ')}.` }]);
+  printJson(jsonSchemaOf(name as FileSchemaName));
+  return 0;
+}
+
+export const usage = `gambito COMMAND …
+  parse WORKOUT [--json]                                   read workout text: model, totals, diagnostics
+  format WORKOUT                                           canonical text
+  adapt WORKOUT --athlete A [--rules R] [--tier T] [--json]  one version
+  predict WORKOUT --athlete A [--json]                     the score as written
+  compare WORKOUT --results CSV --people DIR [--json]      scores in different versions on one board
+  loads ATHLETE [--json]                                   every load of the kit
+  clock WORKOUT [--json]                                   the clock plan
+  movements [--json] [NAME]                                the catalogue
+  schema NAME                                              JSON Schema of a file
+options: --date YYYY-MM-DD, --seed N; WORKOUT may be “-” for standard input`;
+
+/** @returns the exit code */
+export function runCommand(command: string | undefined, argument: string | undefined, options: Options): number {
+  switch (command) {
+    case 'parse':
+      return parseCommand(need(argument, 'a workout file'), options);
+    case 'format':
+      print(formatWorkout(workoutFrom(need(argument, 'a workout file')).workout));
+      return 0;
+    case 'adapt':
+      return adaptCommand(need(argument, 'a workout file'), options);
+    case 'predict':
+      return predictCommand(need(argument, 'a workout file'), options);
+    case 'compare':
+      return compareCommand(need(argument, 'a workout file'), options);
+    case 'loads':
+      return loadsCommand(need(argument, 'an athlete file'), options);
+    case 'clock':
+      return clockCommand(need(argument, 'a workout file'), options);
+    case 'movements':
+      return movementsCommand(argument, options);
+    case 'schema':
+      return schemaCommand(argument);
+    case undefined:
+    case 'help':
+      print(usage);
+      return 0;
+    default:
+      throw new InputError([{ message: `“${command}” is no command.\n${usage}` }]);
+  }
+}

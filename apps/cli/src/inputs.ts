@@ -1,0 +1,55 @@
+/** Files → core values, with every problem collected. */
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { readPlain } from '@gambito/contract';
+import { parseWorkout, readAthlete, readRules, type Athlete, type Diagnostic, type HouseRules, type ParsedWorkout } from '@gambito/core';
+import { InputError, readText, warn } from './io';
+
+export const describe = (path: string, each: Diagnostic): string => `${path}:${each.line}:${each.column}: ${each.level}: ${each.message}${each.suggestion ? ` (try “${each.suggestion}”)` : ''}`;
+
+/** A workout that can be computed with; unreadable text is refused with all its diagnostics. */
+export function workoutFrom(path: string): ParsedWorkout {
+  const parsed = parseWorkout(readText(path));
+  const errors = parsed.diagnostics.filter((each) => each.level === 'error');
+  if (errors.length > 0) throw new InputError(errors.map((each) => ({ ...each, message: describe(path, each) })));
+  for (const each of parsed.diagnostics) warn(describe(path, each));
+  return parsed;
+}
+
+export function plainFrom(path: string): unknown {
+  const read = readPlain(readText(path));
+  if (!read.ok) throw new InputError(read.problems.map((message) => ({ message: `${path}: ${message}` })));
+  return read.value;
+}
+
+export function athleteFrom(path: string, date: string): Athlete {
+  const { athlete, problems } = readAthlete(plainFrom(path), date);
+  const errors = problems.filter((each) => each.level === 'error');
+  if (errors.length > 0) throw new InputError(errors.map((each) => ({ message: `${path}: ${each.message}` })));
+  for (const each of problems) warn(`${path}: warning: ${each.key}: ${each.message}`);
+  return athlete;
+}
+
+export function rulesFrom(path: string | undefined): HouseRules | undefined {
+  if (!path) return undefined;
+  const { rules, problems } = readRules(plainFrom(path));
+  for (const each of problems) warn(`${path}: warning: ${each.message}`);
+  return rules;
+}
+
+/** One athlete file a name, `.yaml`, `.yml` or `.json`; found by the name inside, then by the file's. */
+export function peopleFrom(directory: string, date: string): Map<string, Athlete> {
+  let files: string[];
+  try {
+    files = readdirSync(directory).filter((file) => /\.(?:ya?ml|json)$/i.test(file)).sort(); // prettier-ignore
+  } catch {
+    throw new InputError([{ message: `${directory}: cannot be read; expected a directory with one athlete file a name.` }]);
+  }
+  const people = new Map<string, Athlete>();
+  for (const file of files) {
+    const athlete = athleteFrom(join(directory, file), date);
+    people.set(file.replace(/\.\w+$/, '').toLowerCase(), athlete);
+    people.set(athlete.name.toLowerCase(), athlete);
+  }
+  return people;
+}

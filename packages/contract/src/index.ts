@@ -1,0 +1,5 @@
+/** Everything that crosses a boundary: files, HTTP, workers. */
+export * from './file-schemas';
+export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
+export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
+export { readPlain } from './read-file';

@@ -1,0 +1,86 @@
+/** The workout as it crosses a boundary. Mirrors core's types; the last lines make the compiler hold the two together. */
+import type { Item, Workout } from '@gambito/core';
+import { z } from 'zod';
+
+const figure = z.number();
+const columns = z.object({ men: figure, women: figure });
+const range = z.object({ low: figure, high: figure });
+const unit = z.enum(['reps', 'm', 'cal', 's']);
+
+const count = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('fixed'), men: figure, women: figure, low: figure.nullable() }),
+  z.object({ kind: z.literal('rung') }),
+  z.object({ kind: z.literal('ladder'), rungs: z.array(figure) }),
+  z.object({ kind: z.literal('growing'), start: figure, step: figure }),
+  z.object({ kind: z.literal('max') }),
+  z.object({ kind: z.literal('matchTime') }),
+]);
+const load = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('mass'), men: figure, women: figure, count: z.union([z.literal(1), z.literal(2)]), unit: z.enum(['kg', 'lb']) }).describe('kilograms of one implement'),
+  z.object({ kind: z.literal('share'), men: figure, women: figure }),
+  z.object({ kind: z.literal('any') }),
+]);
+const slot = z.object({
+  kind: z.literal('slot'),
+  movement: z.string(),
+  unit,
+  count,
+  perSide: z.boolean(),
+  load: load.nullable(),
+  heightCm: columns.nullable(),
+  hold: z.enum(['unbroken', 'mayBreak']).nullable(),
+  tempo: z.string().nullable(),
+  build: z.boolean(),
+  side: z.enum(['left', 'right']).nullable(),
+  link: z.number().nullable(),
+  bracket: z.object({ id: z.number(), times: z.number() }).nullable(),
+  note: z.string().nullable(),
+  get alternatives() {
+    return z.array(z.array(slot));
+  },
+});
+const pause = z.object({ kind: z.literal('pause'), seconds: range });
+const block = z.object({
+  kind: z.literal('block'),
+  rounds: range,
+  ladder: z.array(figure).nullable(),
+  restBetween: range.nullable(),
+  get items(): z.ZodArray<z.ZodType<Item>> {
+    return z.array(item);
+  },
+});
+const item: z.ZodType<Item> = z.lazy(() => z.union([slot as unknown as z.ZodType<Item>, pause, block]));
+const items = z.array(item);
+
+export const scoreKindSchema = z.enum(['time', 'rounds', 'reps', 'load', 'distance', 'calories', 'eachSet', 'sum', 'done']);
+export const windowSchema = z.object({ low: figure.nullable(), high: figure.nullable(), usual: figure.optional(), unit: z.enum(['seconds', 'rounds', 'reps', 'kg']), per: z.enum(['round', 'set', 'part', 'workout']) });
+const base = {
+  name: z.string().nullable(),
+  score: scoreKindSchema,
+  scoreSaid: z.boolean(),
+  window: windowSchema.nullable(),
+  intent: z.string().nullable(),
+  optional: z.boolean(),
+  noPartition: z.boolean(),
+  vest: z.object({ men: figure, women: figure, unit: z.enum(['kg', 'lb']) }).nullable(),
+  startsAtFinishOrCap: z.boolean(),
+  notes: z.array(z.string()),
+};
+const seconds = figure.describe('seconds');
+const part = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('amrap'), ...base, seconds: range, sets: figure, restBetween: range.nullable(), items }),
+  z.object({ kind: z.literal('forTime'), ...base, capSeconds: seconds.nullable(), capPerSet: z.boolean(), sets: figure, restBetween: range.nullable(), items }),
+  z.object({ kind: z.literal('every'), ...base, intervalSeconds: seconds, count: figure, capSeconds: seconds.nullable(), stations: z.array(items) }),
+  z.object({ kind: z.literal('intervals'), ...base, segments: z.array(z.object({ workSeconds: seconds, restSeconds: seconds })), circuitRounds: figure.nullable(), stations: z.array(items) }),
+  z.object({ kind: z.literal('windows'), ...base, intervalSeconds: seconds, count: figure, capSeconds: seconds.nullable(), windows: z.array(items) }),
+  z.object({ kind: z.literal('maxLoad'), ...base, seconds, items }),
+  z.object({ kind: z.literal('strength'), ...base, everySeconds: seconds.nullable(), sets: figure, restBetween: range.nullable(), items }),
+  z.object({ kind: z.literal('rest'), ...base, seconds: seconds.nullable(), untilSeconds: seconds.nullable() }),
+  z.object({ kind: z.literal('quality'), ...base, seconds: seconds.nullable(), items }),
+]);
+
+export const workoutSchema = z.object({ title: z.string().nullable(), intent: z.string().nullable(), notes: z.array(z.string()), parts: z.array(part), tiers: z.array(z.object({ name: z.string(), parts: z.array(part) })) });
+
+/** Fails to compile when the schema and core's type drift apart. */
+type Held = z.infer<typeof workoutSchema> extends Workout ? true : never;
+export const workoutSchemaHolds: Held = true;

@@ -1,0 +1,76 @@
+/** How far a version's part is from its intent, in named, signed parts; and the one figure that sums them up. */
+import { patterns } from '../movements/movement';
+import type { PartIntent } from '../stimulus/intent';
+import type { PartStimulus } from '../stimulus/stimulus';
+
+export interface Drift {
+  /** 0 none … 1 another workout */
+  readonly total: number;
+  /** signed share: + takes longer (fewer rounds) than meant */
+  readonly time: number;
+  /** + feels heavier (a larger share of the reps at hand) */
+  readonly load: number;
+  /** 0…1: share of the work that moved to other patterns */
+  readonly pattern: number;
+  /** + more work in all */
+  readonly volume: number;
+  readonly breathing: number;
+  readonly grip: number;
+  readonly skill: number;
+  /** 1 when the score is of another kind */
+  readonly scoreType: number;
+}
+
+export const noDrift: Drift = { total: 0, time: 0, load: 0, pattern: 0, volume: 0, breathing: 0, grip: 0, skill: 0, scoreType: 0 };
+
+/** How much a unit of each part weighs in the total; a judgement of ours, written down in docs/model.md. */
+export const driftWeights = { time: 1.6, load: 0.3, pattern: 0.9, volume: 0.15, breathing: 0.3, grip: 0.2, skill: 0.15, scoreType: 0.4 } as const;
+
+/** Time drift as a share. AMRAP: seconds a round; EMOM: share of work; else the score against the target. */
+export function timeDrift(intent: PartIntent, kind: string, score: number, workShare: number | null): number {
+  if (intent.workShare !== null && workShare !== null) return workShare / Math.max(0.02, intent.workShare) - 1;
+  if (intent.target === null || intent.target <= 0) return 0;
+  return kind === 'amrap' ? intent.target / Math.max(0.02, score) - 1 : score / intent.target - 1;
+}
+
+/** Whether a score lies in the window; null without one of its unit. */
+export function insideWindow(intent: PartIntent, kind: string, score: number): boolean | null {
+  const { window } = intent;
+  if (!window || window.per === 'round') return null;
+  const fits = (kind === 'amrap' && window.unit === 'rounds') || (kind !== 'amrap' && window.unit === 'seconds');
+  if (!fits) return null;
+  return (window.low === null || score >= window.low - 1e-9) && (window.high === null || score <= window.high + 1e-9);
+}
+
+const logRatio = (now: number, then: number): number => Math.max(-2, Math.min(2, Math.log(Math.max(1e-3, now) / Math.max(1e-3, then))));
+
+export function driftOf(intent: PartIntent, kind: string, version: PartStimulus, workShare: number | null, scoreType: number): Drift {
+  const original = intent.stimulus;
+  const time = timeDrift(intent, kind, version.score, workShare);
+  const load = version.feel - original.feel;
+  const pattern = patterns.reduce((sum, each) => sum + Math.abs(version.patterns[each] - original.patterns[each]), 0) / 2;
+  const volume = logRatio(version.joulesPerKg, original.joulesPerKg);
+  const breathing = logRatio(version.breathing, original.breathing);
+  const grip = version.gripShare - original.gripShare;
+  const skill = (version.skill - original.skill) / 3;
+  const timeCost = Math.max(0, Math.abs(time) - 0.02);
+  const sum =
+    driftWeights.time * Math.min(1.5, timeCost) +
+    // lighter than meant matters less than heavier than meant
+    driftWeights.load * (load > 0 ? load : -0.6 * load) +
+    driftWeights.pattern * pattern +
+    driftWeights.volume * Math.abs(volume) +
+    driftWeights.breathing * Math.abs(breathing) +
+    driftWeights.grip * Math.abs(grip) +
+    driftWeights.skill * Math.abs(skill) +
+    driftWeights.scoreType * scoreType;
+  return { total: 1 - Math.exp(-sum), time, load, pattern, volume, breathing, grip, skill, scoreType };
+}
+
+/** One drift for a workout: its parts weighted by their length. */
+export function combineDrift(parts: readonly { drift: Drift; seconds: number }[]): Drift {
+  const whole = parts.reduce((sum, each) => sum + each.seconds, 0);
+  if (whole <= 0) return noDrift;
+  const mean = (pick: (drift: Drift) => number): number => parts.reduce((sum, each) => sum + pick(each.drift) * each.seconds, 0) / whole;
+  return { total: mean((d) => d.total), time: mean((d) => d.time), load: mean((d) => d.load), pattern: mean((d) => d.pattern), volume: mean((d) => d.volume), breathing: mean((d) => d.breathing), grip: mean((d) => d.grip), skill: mean((d) => d.skill), scoreType: Math.max(...parts.map((each) => each.drift.scoreType)) };
+}

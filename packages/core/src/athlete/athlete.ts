@@ -1,0 +1,42 @@
+/** Who trains: what is known of the person, nothing estimated. */
+import type { AvoidTag, Engine } from '../movements/movement';
+import type { MassUnit } from '../units/mass';
+import type { Category } from '../workout/workout';
+import type { Place } from '../kit/kit';
+
+export const levels = ['new', 'newer', 'trained', 'competitive'] as const;
+export type Level = (typeof levels)[number];
+export type AvoidName = AvoidTag | 'high_impact';
+export const avoidNames: readonly AvoidName[] = ['running', 'jumping', 'overhead', 'kneeling', 'deep_knee', 'hanging', 'inverted', 'wrists', 'spinal_loading', 'high_impact'];
+
+export interface TimedEffort {
+  readonly engine: Extract<Engine, 'run' | 'row' | 'bike'>;
+  readonly metres: number;
+  readonly seconds: number;
+}
+export interface KnownMax {
+  readonly kg: number;
+  readonly reps: number;
+}
+export interface Athlete {
+  readonly name: string;
+  readonly category: Category;
+  readonly bodyMassKg: number;
+  readonly statureM: number;
+  /** null: unknown */
+  readonly ageYears: number | null;
+  readonly level: Level;
+  readonly units: MassUnit;
+  /** by movement id: the load of a one-repetition max, or of a set of `reps` */
+  readonly maxes: Readonly<Record<string, KnownMax>>;
+  /** by movement id: most repetitions (or seconds) in one go */
+  readonly bestSets: Readonly<Record<string, number>>;
+  readonly times: readonly TimedEffort[];
+  readonly avoid: readonly AvoidName[];
+  readonly limits: { readonly squatDepth: string | null; readonly reach: string | null };
+  readonly prefer: Readonly<Record<string, string>>;
+  readonly timeAvailableSeconds: number | null;
+  readonly places: readonly Place[];
+  /** what had to be assumed while reading */
+  readonly assumed: readonly string[];
+}

@@ -1,0 +1,137 @@
+/**
+ * From whatever is known of an athlete to a consistent profile.
+ * Lifts: log-ratios to the norm are explained by one common factor and an own deviation each (a normal model; the posterior mean is least squares with a ridge),
+ * so one known lift moves all others, and two that disagree meet between. Sets likewise, within each family. Breathing: critical speed from run times, else from rows, else norms.
+ */
+import type { Athlete } from '../athlete/athlete';
+import { movementOf } from '../movements/catalogue';
+import { lifts, sets, type BestSet, type Lift } from '../movements/movement';
+import { ageShare, cycleShare, liftNorm, reserveNorm, setNorm, speedNorm } from './norms';
+import { criticalSpeed, riegelExponent, rowPower } from './engine-laws';
+import { shareAtReps } from './strength-laws';
+
+/** Metabolic cost of level running, J per kg and metre: 3.6 is the net figure usual in the literature (0.17 ml O₂/kg/m × 20.9 J/ml). */
+export const runJoulesPerKgMetre = 3.6;
+/** Share of metabolic power that reaches a machine's flywheel; 0.20–0.25 usual, round figure. */
+export const machineEfficiency = 0.2;
+
+export interface Estimate {
+  readonly value: number;
+  /** true: told; false: estimated */
+  readonly known: boolean;
+  /** standard deviation of its logarithm */
+  readonly spread: number;
+}
+export interface Capacity {
+  readonly athlete: Athlete;
+  readonly lifts: Readonly<Record<Lift, Estimate>>;
+  readonly sets: Readonly<Record<BestSet, Estimate>>;
+  /** by movement id, where told: kg of a one-repetition max */
+  readonly ownMaxes: Readonly<Record<string, number>>;
+  readonly ownBests: Readonly<Record<string, number>>;
+  /** sustainable metabolic power, W per kg */
+  readonly criticalPower: number;
+  /** work above it that can be spent, J per kg */
+  readonly reserve: number;
+  readonly engineSpread: number;
+  /** machine power this athlete makes ÷ what running fitness would give */
+  readonly rowFactor: number;
+  readonly bikeFactor: number;
+  /** share of the free cycle time */
+  readonly cycleShare: number;
+  readonly assumed: readonly string[];
+}
+
+const spreadOfNorm = 0.22;
+const spreadOfOwn = 0.1;
+const spreadOfMeasure = 0.03;
+
+interface Observation<K> {
+  readonly key: K;
+  readonly value: number;
+  readonly spread: number;
+}
+
+/** Common factor and own deviations; see the head of the file. */
+function reconcile<K extends string>(keys: readonly K[], norm: (key: K) => number, observed: readonly Observation<K>[], ownSpread: number, normSpread: number): Record<K, Estimate> {
+  let weight = 1 / normSpread ** 2;
+  let sum = 0;
+  for (const each of observed) {
+    const precision = 1 / (ownSpread ** 2 + each.spread ** 2);
+    weight += precision;
+    sum += precision * Math.log(each.value / norm(each.key));
+  }
+  const common = sum / weight;
+  return Object.fromEntries(
+    keys.map((key) => {
+      const direct = observed.filter((each) => each.key === key);
+      if (direct.length === 0) return [key, { value: norm(key) * Math.exp(common), known: false, spread: Math.sqrt(1 / weight + ownSpread ** 2) }];
+      const precision = direct.reduce((total, each) => total + 1 / each.spread ** 2, 1 / ownSpread ** 2);
+      const mean = (direct.reduce((total, each) => total + Math.log(each.value / norm(key)) / each.spread ** 2, 0) + common / ownSpread ** 2) / precision;
+      const exact = direct.find((each) => each.spread <= spreadOfMeasure);
+      return [key, { value: exact ? exact.value : norm(key) * Math.exp(mean), known: true, spread: exact ? spreadOfMeasure : Math.sqrt(1 / precision) }];
+    }),
+  ) as Record<K, Estimate>;
+}
+
+const liftIds: Readonly<Record<string, Lift>> = { 'back-squat': 'backSquat', deadlift: 'deadlift', 'strict-press': 'strictPress', 'bench-press': 'benchPress', clean: 'clean', snatch: 'snatch', 'bent-over-row': 'row' };
+const setIds: Readonly<Record<string, BestSet>> = { 'strict-pull-up': 'strictPullUp', 'push-up': 'pushUp', 'ring-dip': 'dip', 'toes-to-bar': 'toesToBar', 'sit-up': 'sitUp', 'strict-handstand-push-up': 'handstandPushUp', 'double-under': 'doubleUnder', 'ring-muscle-up': 'muscleUp', plank: 'plank', 'bar-hang': 'hang' };
+/** nobody is told to have less than this: zero tested reps still leaves some strength */
+const leastReps = 0.3;
+
+export function estimateCapacity(athlete: Athlete): Capacity {
+  const { category, level, bodyMassKg: massKg } = athlete;
+  const aged = ageShare(athlete.ageYears);
+  const assumed = [...athlete.assumed];
+
+  const ownMaxes: Record<string, number> = {};
+  const liftsSeen: Observation<Lift>[] = [];
+  for (const [id, { kg, reps }] of Object.entries(athlete.maxes)) {
+    const max = kg / (reps <= 1 ? 1 : shareAtReps(reps));
+    ownMaxes[id] = max;
+    const { limit } = movementOf(id);
+    if (max <= 0) continue;
+    if (liftIds[id]) liftsSeen.push({ key: liftIds[id], value: max, spread: reps <= 5 ? spreadOfMeasure : 0.06 });
+    else if (limit.by === 'lift') liftsSeen.push({ key: limit.lift, value: max / limit.ratio, spread: 0.09 });
+  }
+  const ownBests: Record<string, number> = {};
+  const setsSeen: Observation<BestSet>[] = [];
+  for (const [id, reps] of Object.entries(athlete.bestSets)) {
+    ownBests[id] = reps;
+    const { limit } = movementOf(id);
+    if (setIds[id]) setsSeen.push({ key: setIds[id], value: Math.max(leastReps, reps), spread: spreadOfMeasure });
+    else if (limit.by === 'set') setsSeen.push({ key: limit.set, value: Math.max(leastReps, reps / limit.ratio), spread: 0.25 });
+  }
+
+  const liftEstimates = reconcile(lifts, (lift) => liftNorm(lift, category, level, massKg) * aged, liftsSeen, spreadOfOwn, spreadOfNorm);
+  const setEstimates = reconcile(sets, (set) => setNorm(set, category, level, massKg) * aged ** 2, setsSeen, 0.55, 0.4);
+  const guessed = [...lifts.filter((lift) => !liftEstimates[lift].known), ...sets.filter((set) => !setEstimates[set].known)];
+  if (guessed.length > 0) assumed.push(`estimated from ${liftsSeen.length + setsSeen.length > 0 ? 'what is known and ' : ''}norms for ${level} ${category}: ${guessed.map((key) => key.replace(/([A-Z])/g, ' $1').toLowerCase()).join(', ')}`);
+
+  const runs = athlete.times.filter((each) => each.engine === 'run');
+  const rows = athlete.times.filter((each) => each.engine === 'row');
+  const norm = { metresPerSecond: speedNorm(category, level, massKg) * aged, reserveMetres: reserveNorm(level) * aged };
+  let fitted = runs.length > 0 ? criticalSpeed(runs) : norm;
+  const rowWattsAtCritical = rows.length > 0 ? rows.reduce((sum, each) => sum + rowPower((each.seconds / each.metres) * (1200 / each.seconds) ** (1 - 1 / riegelExponent)), 0) / rows.length : null;
+  if (runs.length === 0 && rowWattsAtCritical !== null) {
+    fitted = { ...norm, metresPerSecond: rowWattsAtCritical / (massKg * machineEfficiency * runJoulesPerKgMetre) };
+    assumed.push('running pace: from the rowing time');
+  } else if (runs.length === 0) assumed.push(`running pace: a norm for ${level} ${category}`);
+  const criticalPower = fitted.metresPerSecond * runJoulesPerKgMetre;
+  const rowFactor = rowWattsAtCritical === null ? 1 : Math.min(1.6, Math.max(0.6, rowWattsAtCritical / (criticalPower * massKg * machineEfficiency)));
+
+  return {
+    athlete,
+    lifts: liftEstimates,
+    sets: setEstimates,
+    ownMaxes,
+    ownBests,
+    criticalPower,
+    reserve: fitted.reserveMetres * runJoulesPerKgMetre,
+    engineSpread: runs.length > 1 ? 0.02 : runs.length + rows.length > 0 ? 0.04 : 0.1,
+    rowFactor,
+    bikeFactor: rowFactor,
+    cycleShare: cycleShare[level],
+    assumed,
+  };
+}

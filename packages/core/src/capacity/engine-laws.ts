@@ -1,0 +1,57 @@
+/** Breathing work: published laws for running, rowing and critical power. SI units throughout. */
+
+/** Riegel 1981: T2 = T1 (D2/D1)^1.06. Seconds and metres. */
+export const riegelExponent = 1.06;
+export function riegelTime(seconds: number, metres: number, otherMetres: number): number {
+  return seconds * (otherMetres / metres) ** riegelExponent;
+}
+/** The distance Riegel's law gives for another duration. */
+export function riegelDistance(seconds: number, metres: number, otherSeconds: number): number {
+  return metres * (otherSeconds / seconds) ** (1 / riegelExponent);
+}
+
+/** Air-braked rowing machine: P = 2.80 / (s per m)³ W (cube law; the constant from memory). */
+export function rowPower(secondsPerMetre: number): number {
+  return 2.8 / secondsPerMetre ** 3;
+}
+export function rowPace(watts: number): number {
+  return Math.cbrt(2.8 / watts);
+}
+/** Calories on such a machine's monitor, per second: (4 · 0.8604 · P + 300)/3600 (the usual monitor formula; from memory). */
+export function rowCaloriesPerSecond(watts: number): number {
+  return (4 * 0.8604 * watts + 300) / 3600;
+}
+
+/** Monod and Scherrer 1965: time to exhaustion t = W′/(P − CP); infinite at or below CP. Any consistent units of power and work. */
+export function timeAtPower(power: number, criticalPower: number, reserve: number): number {
+  return power <= criticalPower ? Infinity : reserve / (power - criticalPower);
+}
+
+/** Skiba et al. 2012: recovery time constant of W′, τ = 546 e^(−0.01 D) + 316 s, D the mean watts below CP while recovering. */
+export function skibaTau(deficitWatts: number): number {
+  return 546 * Math.exp(-0.01 * deficitWatts) + 316;
+}
+
+/** ACSM metabolic equation for running: 0.2 v + 0.9 v grade + 3.5 ml/kg/min, v in m/min. */
+export function acsmRunning(metresPerMinute: number, grade = 0): number {
+  return 0.2 * metresPerMinute + 0.9 * metresPerMinute * grade + 3.5;
+}
+
+/**
+ * Critical speed and distance reserve from efforts, D = CS · t + D′ (Monod and Scherrer, in the linear distance–time form), by least squares.
+ * One effort alone is spread to 240 s and 900 s by Riegel's law first.
+ * @returns m/s and m; the reserve is kept within 40–350 m, and the speed refitted through the efforts' mean then
+ */
+export function criticalSpeed(efforts: readonly { metres: number; seconds: number }[]): { metresPerSecond: number; reserveMetres: number } {
+  const first = efforts[0];
+  if (!first) throw new RangeError('criticalSpeed: expected at least one effort');
+  const distinct = new Set(efforts.map((each) => each.seconds)).size > 1;
+  const points = distinct ? efforts : [240, 900].map((seconds) => ({ seconds, metres: riegelDistance(first.seconds, first.metres, seconds) }));
+  const meanT = points.reduce((sum, each) => sum + each.seconds, 0) / points.length;
+  const meanD = points.reduce((sum, each) => sum + each.metres, 0) / points.length;
+  const covariance = points.reduce((sum, each) => sum + (each.seconds - meanT) * (each.metres - meanD), 0);
+  const variance = points.reduce((sum, each) => sum + (each.seconds - meanT) ** 2, 0);
+  const slope = covariance / variance;
+  const reserveMetres = Math.min(350, Math.max(40, meanD - slope * meanT));
+  return { metresPerSecond: Math.max(0.5, (meanD - reserveMetres) / meanT), reserveMetres };
+}

@@ -1,0 +1,56 @@
+/** The public door of the core: what the faces (web, server, command line) may use. Reads as the contents page. */
+
+// text → workout
+export { parseWorkout, type ParsedWorkout } from './notation/parse-workout';
+export { formatWorkout, formatPart, formatSlot, formatLoad, formatWindow, wordsOf } from './notation/format-workout';
+export type { Diagnostic, Level as DiagnosticLevel } from './notation/problems';
+export type * from './workout/workout';
+export { slotsOfPart, slotsOfWorkout, itemLists, mapSlots } from './workout/walk';
+export { summarize, type WorkoutSummary, type PartSummary } from './workout/summary';
+
+// the catalogue
+export { movements, movementOf, isMovementId, mainPattern } from './movements/catalogue';
+export { findMovement, nearestMovements } from './movements/names';
+export { patterns, muscles, type Movement, type Pattern, type Muscle } from './movements/movement';
+export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
+
+// people and kit
+export { readAthlete, readPlace, readMass, readLength, type AthleteProblem } from './athlete/read-athlete';
+export { avoidNames, levels, type Athlete, type AvoidName, type Level } from './athlete/athlete';
+export { readKit, type KitProblem } from './kit/read-kit';
+export { barePlace, type KitItem, type Place } from './kit/kit';
+export { feasibleLoads, barLoads, type FeasibleLoad } from './kit/loads';
+export { obstacles, sentenceForObstacle, needsInWords, violates, type Obstacle } from './kit/feasible';
+
+// capacity and prediction
+export { estimateCapacity, type Capacity } from './capacity/capacity';
+export { referenceAthlete, referenceCapacity } from './capacity/reference-athlete';
+export { brzyckiMax, epleyMax, nscaTable, repsAtShare, shareAtReps } from './capacity/strength-laws';
+export { acsmRunning, criticalSpeed, riegelTime, rowPace, rowPower, skibaTau, timeAtPower } from './capacity/engine-laws';
+export { constants, formAtFitness, usualForm } from './simulate/body';
+export { compile, type Program } from './simulate/program';
+export { walkProgram, type Run, type TraceBlock } from './simulate/walk-program';
+export { predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
+
+// adaptation
+export { adapt, contextFor, type AdaptOptions, type Adapted, type Lock, type VersionPart, type VersionSlot } from './adapt/adapt';
+export { alternativesFor, type Alternative } from './adapt/alternatives';
+export { markWords, markThresholds, patternWords, type Mark } from './adapt/explain';
+export { tierAthlete, usualTiers } from './adapt/tiers';
+export { roundFigures, scaleLadder } from './adapt/coach-numbers';
+export { driftWeights, type Drift } from './adapt/drift';
+export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';
+export { deriveIntent, type Intent } from './stimulus/intent';
+export { stimulusOf, type PartStimulus } from './stimulus/stimulus';
+
+// pacing, preparation, clock, scores
+export { planPacing, pacingSentence, splitOf, type Pacing } from './pacing/pacing';
+export { prepare, usualCautions, type Preparation } from './prepare/prepare';
+export { planClock, countInSeconds, type ClockPlan, type Cue } from './clock/plan-clock';
+export { compareScores, elasticityOf, equivalentOf, meanSetFromClock, parOf, repsPerRound, type BoardRow, type Result } from './scoring/compare';
+export { expectedScore, fitsKind, formatScore, readScore, type Score } from './scoring/score-text';
+
+// units
+export { formatClock, readDuration } from './units/duration';
+export { formatMass, kilogramsPerPound, kilogramsToPounds, poundsToKilograms, trimNumber, type MassUnit } from './units/mass';
+export { seededRandom, normalFrom } from './units/random';

@@ -1,0 +1,32 @@
+/** Everything an athlete can use in a place. Masses in integer grams, lengths in centimetres or metres as named. */
+export interface DumbbellItem { readonly kind: 'dumbbell'; readonly grams: number; readonly count: number } // prettier-ignore
+export interface AdjustableItem { readonly kind: 'adjustable'; readonly fromGrams: number; readonly toGrams: number; readonly stepGrams: number; readonly count: number } // prettier-ignore
+export interface KettlebellItem { readonly kind: 'kettlebell'; readonly grams: number; readonly count: number } // prettier-ignore
+export interface BarbellItem {
+  readonly kind: 'barbell';
+  readonly barGrams: number;
+  readonly collarGrams: number;
+  /** pieces, not pairs */
+  readonly plates: readonly { readonly grams: number; readonly pieces: number }[];
+}
+export interface SandbagItem { readonly kind: 'sandbag'; readonly grams: number; readonly count: number } // prettier-ignore
+export interface BackpackItem { readonly kind: 'backpack'; readonly toGrams: number } // prettier-ignore
+export interface CanItem { readonly kind: 'can'; readonly grams: number; readonly count: number } // prettier-ignore
+export interface VestItem { readonly kind: 'vest'; readonly grams: number } // prettier-ignore
+export interface BandItem { readonly kind: 'band'; readonly lowGrams: number; readonly highGrams: number; readonly name: string } // prettier-ignore
+export interface PlateItem { readonly kind: 'plate'; readonly grams: number; readonly count: number } // prettier-ignore
+export interface FurnitureItem { readonly kind: 'box' | 'table' | 'chair' | 'stairs' | 'bench' | 'couch'; readonly heightCm: number; readonly count: number } // prettier-ignore
+export interface RouteItem { readonly kind: 'route'; readonly metres: readonly number[] } // prettier-ignore
+export interface PlainItem { readonly kind: 'bar' | 'lowBar' | 'rings' | 'dipBar' | 'rope' | 'row' | 'bike' | 'airBike' | 'wall' | 'anchor' | 'stick' } // prettier-ignore
+export type KitItem = DumbbellItem | AdjustableItem | KettlebellItem | BarbellItem | SandbagItem | BackpackItem | CanItem | VestItem | BandItem | PlateItem | FurnitureItem | RouteItem | PlainItem;
+
+export interface Place {
+  readonly name: string;
+  readonly floor: { readonly lengthM: number; readonly widthM: number };
+  readonly ceilingM: number;
+  readonly noise: 'free' | 'normal' | 'quiet';
+  readonly kit: readonly KitItem[];
+}
+
+/** What counts when nothing is said: an empty 2 × 2 m under a 2.4 m ceiling. */
+export const barePlace: Place = { name: 'anywhere', floor: { lengthM: 2, widthM: 2 }, ceilingM: 2.4, noise: 'normal', kit: [] };

@@ -1,0 +1,66 @@
+import { held, maybeHeld, movement, ofLift, ofSet, ease, type Spec } from '../build';
+
+const hinging: Spec = {
+  family: 'hinge',
+  patterns: { hinge: 1 },
+  muscles: { posterior: 1, grip: 0.6, trunk: 0.5, back: 0.4, quads: 0.3 },
+  floor: [1, 1],
+  avoid: ['spinal_loading'],
+  rise: [0.14, 0.28],
+  cycle: 2.2,
+  reset: 5,
+  limit: ofLift('deadlift', 1),
+  standards: ['Flat back from floor to lockout', 'Hips and knees straight at the top, shoulders behind the load'],
+  noReps: ['Bounced off the floor', 'Not locked out'],
+  cautions: ['End the set when the back rounds; ask a licensed professional about back pain'],
+};
+const romanian: Spec = { ...hinging, rise: [0.13, 0.2], cycle: 2.3, standards: ['Soft knees, hips travel back', 'Load close to the legs'], noReps: ['Knees bend into a squat'] };
+const oneLeg: Spec = { ...romanian, side: 'perSide', avoid: [], muscles: { posterior: 1, trunk: 0.5, grip: 0.3, calves: 0.3 }, cycle: 2.6, skill: 1, standards: ['Hips stay level', 'Back foot and shoulders move together'] };
+const swinging: Spec = {
+  ...hinging,
+  family: 'swing',
+  muscles: { posterior: 1, grip: 0.7, trunk: 0.5, shoulders: 0.35, back: 0.4 },
+  rise: [0.1, 0.4],
+  cycle: 1.65,
+  reset: 4,
+  floor: [2, 1],
+  skill: 1,
+  standards: ['Hips drive, arms follow', 'Bell to shoulder height', 'Hips and knees straight at the top'],
+  noReps: ['Squatted instead of hinged', 'Bell below shoulder height'],
+  cautions: ['Clear the space in front; nobody walks there'],
+};
+const bodyHinge: Spec = { ...hinging, avoid: [], load: null, muscles: { posterior: 1, trunk: 0.4 }, rise: [0.13, 0], cycle: 2 };
+
+export const hinges = [
+  movement('deadlift', hinging, { aliases: ['barbell deadlift'], load: held('hands', 1, 'barbell'), easier: ['dumbbell-deadlift', 'kettlebell-deadlift', 'romanian-deadlift'], harder: ['deficit-deadlift'] }),
+  movement('dumbbell-deadlift', hinging, { aliases: ['two-dumbbell deadlift'], load: held('hands', 2, 'dumbbell'), limit: ofLift('deadlift', 0.72), easier: ['kettlebell-deadlift'], harder: ['deadlift'] }),
+  movement('kettlebell-deadlift', hinging, { aliases: ['kb deadlift', 'single kettlebell deadlift'], load: held('hands', 1, 'kettlebell', 'dumbbell', 'can'), limit: ofLift('deadlift', 0.6), rise: [0.14, 0.24], cycle: 2, easier: ['hip-thrust', 'balance-hinge'], harder: ['dumbbell-deadlift', 'deadlift'] }),
+  movement('suitcase-deadlift', hinging, { aliases: ['single-arm deadlift', 'deadlift beside the foot', 'single-arm deadlift beside the foot'], side: 'perSide', load: held('hands', 1, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('deadlift', 0.38), easier: ['kettlebell-deadlift'], harder: [] }),
+  movement('sumo-deadlift', hinging, { load: held('hands', 1, 'barbell', 'kettlebell', 'dumbbell'), limit: ofLift('deadlift', 0.98), easier: ['kettlebell-deadlift'], harder: [] }),
+  movement('deficit-deadlift', hinging, { load: held('hands', 1, 'barbell'), limit: ofLift('deadlift', 0.88), rise: [0.17, 0.33], skill: 1, easier: ['deadlift'], harder: [] }),
+  movement('sandbag-deadlift', hinging, { aliases: ['bag deadlift'], load: held('hands', 1, 'sandbag', 'backpack'), limit: ofLift('deadlift', 0.62), easier: ['kettlebell-deadlift', 'balance-hinge'], harder: ['deadlift'] }),
+  movement('romanian-deadlift', romanian, { aliases: ['rdl'], load: held('hands', 1, 'barbell'), limit: ofLift('deadlift', 0.72), easier: ['dumbbell-romanian-deadlift'], harder: ['deadlift'] }),
+  movement('dumbbell-romanian-deadlift', romanian, { aliases: ['dumbbell rdl'], load: held('hands', 2, 'dumbbell', 'kettlebell'), limit: ofLift('deadlift', 0.58), easier: ['single-leg-romanian-deadlift'], harder: ['romanian-deadlift'] }),
+  movement('straight-leg-deadlift', romanian, { aliases: ['stiff-leg deadlift'], load: held('hands', 1, 'barbell'), limit: ofLift('deadlift', 0.65), easier: ['romanian-deadlift'], harder: [] }),
+  movement('single-leg-romanian-deadlift', oneLeg, { aliases: ['single-leg rdl', 'single-leg deadlift', 'one-leg rdl'], load: maybeHeld('hands', 1, 'dumbbell', 'kettlebell', 'can', 'backpack'), limit: ofLift('deadlift', 0.24, 0.12), easier: ['balance-hinge'], harder: [] }),
+  movement('balance-hinge', oneLeg, { aliases: ['arms-wide balance hinge', 'arms-wide single-leg hinge'], load: null, rise: [0.13, 0], limit: ofLift('deadlift', 0.3, 0.14), easier: ['hip-thrust'], harder: ['single-leg-romanian-deadlift'] }),
+  movement('single-leg-rdl-to-row', oneLeg, { aliases: ['single-leg hinge and row'], patterns: { hinge: 0.6, horizontalPull: 0.4 }, load: held('hands', 1, 'dumbbell', 'kettlebell'), limit: ofLift('row', 0.3), cycle: 3.6, easier: ['single-leg-romanian-deadlift'], harder: [] }),
+  movement('hip-thrust', bodyHinge, { aliases: ['glute bridge', 'hip bridge', 'hip lift'], load: maybeHeld('hands', 1, 'barbell', 'sandbag', 'dumbbell', 'backpack'), rise: [0.12, 0.12], cycle: 1.7, limit: ofLift('deadlift', 0.8, 0.35), easier: [], harder: ['single-leg-hip-thrust', 'kettlebell-deadlift'], standards: ['Ribs down, hips fully open at the top'] }),
+  movement('single-leg-hip-thrust', bodyHinge, { side: 'perSide', rise: [0.12, 0], cycle: 1.8, limit: ofLift('deadlift', 0.32, 0.3), easier: ['hip-thrust'], harder: ['single-leg-romanian-deadlift'] }),
+  movement('good-morning', romanian, { load: held('back', 1, 'barbell'), muscles: { posterior: 1, trunk: 0.6 }, limit: ofLift('deadlift', 0.42), skill: 1, easier: ['dumbbell-good-morning', 'band-good-morning'], harder: [] }),
+  movement('dumbbell-good-morning', romanian, { load: held('goblet', 1, 'dumbbell', 'kettlebell', 'backpack'), limit: ofLift('deadlift', 0.3), easier: ['band-good-morning', 'balance-hinge'], harder: ['good-morning'] }),
+  movement('band-good-morning', bodyHinge, { load: held('back', 1, 'band'), limit: ease(60), easier: ['hip-thrust'], harder: ['dumbbell-good-morning'] }),
+  movement('band-hinge', bodyHinge, { aliases: ['band pull-through', 'band hinge from an anchor'], load: held('hands', 1, 'band'), needs: 'anchor | couch | table', limit: ease(50), cycle: 1.8, easier: ['hip-thrust'], harder: ['kettlebell-swing'] }),
+  movement('good-morning-squat', bodyHinge, { aliases: ['hinge-to-squat good morning'], patterns: { hinge: 0.5, squat: 0.5 }, avoid: ['deep_knee'], rise: [0.3, 0], cycle: 3.2, limit: ofLift('backSquat', 0.7, 0.3), easier: ['air-squat'], harder: [] }),
+  movement('kettlebell-swing', swinging, { aliases: ['kb swing', 'swing', 'russian swing'], load: held('hands', 1, 'kettlebell'), limit: ofLift('deadlift', 0.38), easier: ['dumbbell-swing', 'band-hinge', 'hip-thrust'], harder: ['overhead-kettlebell-swing'] }),
+  movement('overhead-kettlebell-swing', swinging, { aliases: ['overhead swing', 'american swing', 'kettlebell swing overhead'], patterns: { hinge: 0.8, verticalPush: 0.2 }, load: held('hands', 1, 'kettlebell'), avoid: ['spinal_loading', 'overhead'], overheadStanding: true, rise: [0.1, 0.65], cycle: 2, limit: ofLift('deadlift', 0.29), easier: ['kettlebell-swing'], harder: [], standards: ['Bell straight overhead, arms locked'] }),
+  movement('single-arm-kettlebell-swing', swinging, { aliases: ['single-arm swing', 'one-arm swing'], side: 'perSide', load: held('hands', 1, 'kettlebell', 'dumbbell'), muscles: { posterior: 1, grip: 0.95, trunk: 0.6, shoulders: 0.4 }, limit: ofLift('deadlift', 0.23), easier: ['kettlebell-swing'], harder: [] }),
+  movement('dumbbell-swing', swinging, { aliases: ['db swing', 'swung dumbbell'], load: held('hands', 1, 'dumbbell'), limit: ofLift('deadlift', 0.36), easier: ['band-hinge', 'hip-thrust'], harder: ['kettlebell-swing'] }),
+  movement('double-dumbbell-swing', swinging, { aliases: ['two dumbbell swing', 'double kettlebell swing'], load: held('hands', 2, 'dumbbell', 'kettlebell'), limit: ofLift('deadlift', 0.36), easier: ['dumbbell-swing'], harder: [], standards: ['Dumbbells pass outside the knees'] }),
+  movement('backpack-swing', swinging, { aliases: ['bag swing', 'water can swing'], load: held('hands', 1, 'backpack', 'can', 'sandbag'), limit: ofLift('deadlift', 0.32), easier: ['hip-thrust'], harder: ['kettlebell-swing'], cautions: ['Check handle and straps before each set'] }),
+  movement('prone-arch-hold', bodyHinge, { aliases: ['arch hold'], unit: 's', patterns: { trunkExtension: 1 }, muscles: { posterior: 0.8, trunk: 1, back: 0.5 }, rise: [0, 0], joulesPerKg: 4, cycle: 1, limit: ofSet('plank', 0.6), standards: ['Chest and thighs off the floor'], easier: [], harder: [] }),
+  movement('prone-arch', bodyHinge, { aliases: ['prone back extension', 'back extension'], patterns: { trunkExtension: 1 }, muscles: { posterior: 0.8, trunk: 1, back: 0.5 }, rise: [0.04, 0], cycle: 1.8, limit: ofSet('sitUp', 0.8), easier: [], harder: [] }),
+  movement('farmer-carry', hinging, { aliases: ['farmers carry', 'farmer walk', 'farmers walk'], family: 'carry', unit: 'm', patterns: { carry: 1 }, muscles: { grip: 1, trunk: 0.6, back: 0.4, quads: 0.3, calves: 0.3 }, load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'), avoid: [], floor: [5, 1], rise: [0, 0], joulesPerKg: 5, cycle: 0.75, limit: ofLift('deadlift', 1.3), easier: ['suitcase-carry'], harder: [], standards: ['Walk, do not run; shoulders down'], noReps: ['Put down and counted'] }),
+  movement('suitcase-carry', hinging, { aliases: ['single-arm farmer carry', 'one-arm carry'], family: 'carry', unit: 'm', side: 'alternating', patterns: { carry: 1 }, muscles: { grip: 1, trunk: 0.8, back: 0.4 }, load: held('hands', 1, 'dumbbell', 'kettlebell', 'can'), avoid: [], floor: [3, 1], rise: [0, 0], joulesPerKg: 5, cycle: 0.8, limit: ofLift('deadlift', 0.65), easier: [], harder: ['farmer-carry'], standards: ['Stand level, no lean'] }),
+  movement('hug-carry', hinging, { aliases: ['bear hug carry', 'bag carry', 'sandbag carry'], family: 'carry', unit: 'm', patterns: { carry: 1 }, muscles: { trunk: 1, arms: 0.7, back: 0.5, quads: 0.4 }, load: held('hug', 1, 'sandbag', 'backpack', 'can'), avoid: [], floor: [3, 1], rise: [0, 0], joulesPerKg: 6, cycle: 0.85, limit: ofLift('deadlift', 0.9), easier: ['suitcase-carry'], harder: [], standards: ['Load off the hips, breathe behind it'] }),
+];

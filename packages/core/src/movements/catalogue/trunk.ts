@@ -1,0 +1,65 @@
+import { held, maybeHeld, movement, ofLift, ofSet, type Spec } from '../build';
+
+const sittingUp: Spec = {
+  family: 'sit-up',
+  patterns: { trunkFlexion: 1 },
+  muscles: { trunk: 1, quads: 0.25 },
+  floor: [2, 1],
+  rise: [0.12, 0],
+  cycle: 2.4,
+  reset: 2,
+  limit: ofSet('sitUp', 1),
+  standards: ['Shoulder blades touch the floor, then hands past the feet'],
+  noReps: ['Not all the way down', 'Not all the way up'],
+  cautions: ['Something soft under the low back'],
+};
+const hanging: Spec = {
+  family: 'hanging raise',
+  patterns: { trunkFlexion: 0.8, verticalPull: 0.2 },
+  muscles: { trunk: 1, grip: 0.75, back: 0.4, shoulders: 0.2 },
+  needs: 'bar | rings',
+  floor: [1, 1],
+  avoid: ['hanging'],
+  rise: [0.18, 0],
+  cycle: 2,
+  reset: 5,
+  skill: 1,
+  limit: ofSet('toesToBar', 1),
+  standards: ['Hang with straight arms', 'Legs pass behind the bar line at the bottom'],
+  noReps: ['Swing instead of lift'],
+  cautions: ['Test the bar with your weight before you hang', 'End the set before the grip opens'],
+};
+const floorRaise: Spec = { ...sittingUp, family: 'leg raise', cycle: 2.1, rise: [0.08, 0], standards: ['Low back stays on the floor', 'Heels do not rest between reps'], noReps: ['Back arches off the floor'] };
+const bracing: Spec = { ...sittingUp, family: 'plank', unit: 's', patterns: { trunkBrace: 1 }, muscles: { trunk: 1, shoulders: 0.4 }, avoid: [], rise: [0, 0], joulesPerKg: 4, cycle: 1, limit: ofSet('plank', 1), standards: ['One line from head to heels'], noReps: ['Hips sag or rise'], cautions: ['End it when the low back takes over'] };
+const tapping: Spec = { ...bracing, unit: 'reps', side: 'alternating', avoid: ['wrists'], joulesPerKg: 6, cycle: 1, limit: ofSet('plank', 0.7) };
+
+export const trunkWork = [
+  movement('sit-up', sittingUp, { aliases: ['situp', 'butterfly sit-up'], easier: ['crunch'], harder: ['weighted-sit-up', 'v-up'] }),
+  movement('anchored-sit-up', sittingUp, { aliases: ['feet-held sit-up'], needs: 'couch | anchor | dumbbell*2 | barbell', cycle: 2.1, limit: ofSet('sitUp', 1.2), easier: ['sit-up'], harder: ['weighted-sit-up'] }),
+  movement('crunch', sittingUp, { rise: [0.05, 0], cycle: 1.5, limit: ofSet('sitUp', 1.4), easier: [], harder: ['sit-up'], standards: ['Shoulder blades off the floor'], noReps: ['Pulling on the neck'] }),
+  movement('weighted-sit-up', sittingUp, { aliases: ['loaded sit-up'], load: held('goblet', 1, 'dumbbell', 'kettlebell', 'plate', 'can', 'backpack'), rise: [0.12, 0.2], cycle: 2.7, limit: ofLift('benchPress', 0.34, 0.35), easier: ['sit-up'], harder: ['pressed-sit-up'] }),
+  movement('pressed-sit-up', sittingUp, { aliases: ['sit-up with press', 'sit-up and press'], patterns: { trunkFlexion: 0.7, verticalPush: 0.3 }, muscles: { trunk: 1, shoulders: 0.6, arms: 0.4 }, load: held('goblet', 1, 'dumbbell', 'kettlebell', 'plate'), avoid: ['overhead'], rise: [0.12, 0.45], cycle: 3.2, limit: ofLift('strictPress', 0.62, 0.2), easier: ['weighted-sit-up', 'sit-up'], harder: [] }),
+  movement('v-up', floorRaise, { aliases: ['v up', 'jackknife'], rise: [0.16, 0], cycle: 2, limit: ofSet('toesToBar', 1.5), skill: 0, easier: ['tuck-up', 'sit-up'], harder: ['toes-to-bar'], standards: ['Hands meet feet over the hips', 'Knees straight'] }),
+  movement('tuck-up', floorRaise, { aliases: ['tuck up'], rise: [0.12, 0], cycle: 1.8, limit: ofSet('sitUp', 0.75), easier: ['sit-up', 'leg-raise'], harder: ['v-up'], standards: ['Knees to chest, heels off the floor between reps'] }),
+  movement('hollow-rock', floorRaise, { patterns: { trunkBrace: 0.6, trunkFlexion: 0.4 }, rise: [0.04, 0], cycle: 1.4, limit: ofSet('sitUp', 0.65), easier: ['hollow-hold', 'tuck-up'], harder: ['v-up'], standards: ['Low back pressed down, arms by the ears'] }),
+  movement('hollow-hold', bracing, { patterns: { trunkBrace: 0.7, trunkFlexion: 0.3 }, limit: ofSet('plank', 0.55), easier: ['plank'], harder: ['hollow-rock'], standards: ['Low back pressed to the floor'] }),
+  movement('leg-raise', floorRaise, { aliases: ['lying leg raise', 'straight-leg raise'], limit: ofSet('sitUp', 0.6), easier: ['bent-knee-leg-raise', 'sit-up'], harder: ['v-up', 'hanging-leg-raise'] }),
+  movement('strict-leg-raise', floorRaise, { aliases: ['strict straight-leg raise'], cycle: 2.5, limit: ofSet('toesToBar', 1.4), easier: ['leg-raise'], harder: ['hanging-leg-raise'], standards: ['Straight legs, slow down, no swing'] }),
+  movement('bent-knee-leg-raise', floorRaise, { aliases: ['reverse crunch', 'bent knee raise'], rise: [0.05, 0], cycle: 1.7, limit: ofSet('sitUp', 0.9), easier: [], harder: ['leg-raise'] }),
+  movement('leg-raise-over-object', floorRaise, { aliases: ['leg raise over an object', 'seated leg raise over object'], needs: 'object', cycle: 1.8, limit: ofSet('sitUp', 0.6), easier: ['bent-knee-leg-raise'], harder: ['v-up'] }),
+  movement('hanging-knee-raise', hanging, { aliases: ['knee raise', 'hanging knees', 'knees-to-chest'], rise: [0.1, 0], cycle: 1.8, skill: 0, limit: ofSet('toesToBar', 1.7), easier: ['tuck-up', 'bent-knee-leg-raise'], harder: ['hanging-leg-raise'], standards: ['Knees above the hips'] }),
+  movement('hanging-leg-raise', hanging, { rise: [0.14, 0], cycle: 2.1, limit: ofSet('toesToBar', 1.2), easier: ['hanging-knee-raise', 'leg-raise'], harder: ['toes-to-bar'], standards: ['Straight legs to hip height'] }),
+  movement('toes-to-bar', hanging, { aliases: ['t2b', 'ttb', 'toe to bar'], skill: 2, easier: ['hanging-knee-raise', 'v-up', 'weighted-sit-up', 'sit-up'], harder: ['strict-toes-to-bar'], standards: ['Both feet touch the bar together'] }),
+  movement('kipping-toes-to-bar', hanging, { skill: 2, cycle: 1.8, limit: ofSet('toesToBar', 1.1), easier: ['hanging-knee-raise', 'v-up'], harder: [], standards: ['Both feet touch the bar together'] }),
+  movement('strict-toes-to-bar', hanging, { aliases: ['strict t2b'], cycle: 2.8, skill: 2, limit: ofSet('toesToBar', 0.75), easier: ['strict-leg-raise', 'v-up', 'sit-up'], harder: [], standards: ['Both feet touch the bar, no swing'] }),
+  movement('flutter-kick', bracing, { aliases: ['flutter kicks'], patterns: { trunkFlexion: 1 }, unit: 'reps', side: 'alternating', cycle: 0.6, joulesPerKg: 2.5, limit: ofSet('sitUp', 1.6), easier: ['bent-knee-leg-raise'], harder: ['leg-raise'], standards: ['Low back down, straight legs'] }),
+  movement('seated-twist', floorRaise, { aliases: ['russian twist', 'twist'], side: 'alternating', patterns: { trunkRotation: 1 }, load: maybeHeld('goblet', 1, 'dumbbell', 'kettlebell', 'plate', 'can'), rise: [0.03, 0.03], cycle: 1.1, limit: ofSet('sitUp', 1), easier: ['sit-up'], harder: [], standards: ['Shoulders turn, not just the hands'] }),
+  movement('side-bend', floorRaise, { side: 'perSide', patterns: { trunkRotation: 1 }, load: held('hands', 1, 'dumbbell', 'kettlebell', 'can'), floor: [1, 1], rise: [0, 0.06], cycle: 1.8, limit: ofLift('deadlift', 0.35), easier: ['side-plank'], harder: [] }),
+  movement('plank', bracing, { aliases: ['forearm plank', 'front plank'], easier: ['knee-plank'], harder: ['hollow-hold'] }),
+  movement('knee-plank', bracing, { avoid: ['kneeling'], limit: ofSet('plank', 1.6), easier: [], harder: ['plank'] }),
+  movement('high-plank', bracing, { aliases: ['straight-arm plank', 'push-up plank'], avoid: ['wrists'], limit: ofSet('plank', 0.95), easier: ['plank'], harder: [] }),
+  movement('side-plank', bracing, { side: 'alternating', patterns: { trunkBrace: 0.7, trunkRotation: 0.3 }, limit: ofSet('plank', 1.2), easier: ['plank'], harder: [] }),
+  movement('plank-rotation', tapping, { patterns: { trunkBrace: 0.5, trunkRotation: 0.5 }, cycle: 2, limit: ofSet('plank', 0.35), easier: ['plank'], harder: [] }),
+  movement('shoulder-tap', tapping, { aliases: ['plank shoulder tap'], easier: ['plank'], harder: [], standards: ['Hips still, hand to the other shoulder'] }),
+  movement('mountain-climber', tapping, { patterns: { trunkBrace: 0.5, run: 0.5 }, muscles: { trunk: 1, shoulders: 0.6, quads: 0.5 }, joulesPerKg: 6, cycle: 0.6, limit: ofSet('plank', 1), easier: ['high-plank'], harder: [] }),
+];

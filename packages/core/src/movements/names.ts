@@ -1,0 +1,70 @@
+/**
+ * From whiteboard spelling to a movement id. Case, plural, hyphens and the trade's short forms do not matter:
+ * both the aliases and the words asked for go through the same folding, so they meet.
+ */
+import { distance } from 'fastest-levenshtein';
+import { movements } from './catalogue';
+import type { MovementId } from './movement';
+
+const shortForms: Readonly<Record<string, string>> = {
+  db: 'dumbbell', dbs: 'dumbbell', kb: 'kettlebell', kbs: 'kettlebell', bb: 'barbell', dumbell: 'dumbbell', oh: 'overhead', alt: 'alternating',
+  sa: 'single arm', rdl: 'romanian deadlift', dl: 'deadlift', hspu: 'handstand push up', sdhp: 'sumo deadlift high pull', ohs: 'overhead squat',
+  pushup: 'push up', pullup: 'pull up', situp: 'sit up', chinup: 'chin up', stepup: 'step up', stepups: 'step up', pc: 'power clean', fs: 'front squat', bs: 'back squat',
+  one: 'single', mu: 'muscle up', bw: 'bodyweight',
+}; // prettier-ignore
+const asIs = new Set(['press', 'chess', 'cross', 'bus', 'chest', 'high', 'twist', 'toes', 'knees', 'chess', 'unders']);
+
+function singular(word: string): string {
+  if (asIs.has(word) || word.length < 4 || word.endsWith('ss') || word.endsWith('us')) return word;
+  if (word.endsWith('sses') || word.endsWith('ches') || word.endsWith('shes')) return word.slice(0, -2);
+  if (word.endsWith('ies')) return `${word.slice(0, -3)}y`;
+  return word.endsWith('s') ? word.slice(0, -1) : word;
+}
+
+/** `DB Thrusters` → `dumbbell thruster`. */
+export function foldName(text: string): string {
+  const words = text
+    .toLowerCase()
+    .replace(/[’']/g, '')
+    .replace(/¼/g, ' 1/4')
+    .replace(/\b1\s*1\/4\b/g, 'one and a quarter')
+    .replace(/&/g, ' and ')
+    .replace(/[^a-z0-9/]+/g, ' ')
+    .trim()
+    .split(/\s+/)
+    .flatMap((word) => (shortForms[word] ?? word).split(' '));
+  return words.map((word) => (word === 'unders' ? 'under' : singular(word))).join(' ');
+}
+
+const spellings = new Map<string, MovementId>();
+for (const each of movements) for (const name of [each.id, each.name]) spellings.set(foldName(name), each.id);
+for (const each of movements) for (const name of each.aliases) if (!spellings.has(foldName(name))) spellings.set(foldName(name), each.id);
+
+/** A barbell is bare in this trade (`thruster`), and a few words only say what is the rule anyway. */
+const droppable = [/^barbell /, /^alternating /, / \(.*\)$/, /^bodyweight /, /^dumbbell (?=burpee)/, /^(?:russian|two dumbbell) /];
+
+export function findMovement(text: string): MovementId | null {
+  const folded = foldName(text);
+  const direct = spellings.get(folded);
+  if (direct) return direct;
+  for (const pattern of droppable) {
+    const shorter = folded.replace(pattern, '');
+    if (shorter !== folded && shorter !== '') {
+      const found = findMovement(shorter);
+      if (found) return found;
+    }
+  }
+  return null;
+}
+
+/** The nearest names to words that are none, closest first; ties in the catalogue's order. */
+export function nearestMovements(text: string, most = 3): MovementId[] {
+  const folded = foldName(text);
+  const scored = new Map<MovementId, number>();
+  for (const [spelling, id] of spellings) {
+    const shared = folded.split(' ').filter((word) => spelling.split(' ').includes(word)).length;
+    const score = distance(folded, spelling) - 2.5 * shared;
+    scored.set(id, Math.min(scored.get(id) ?? Infinity, score));
+  }
+  return [...scored.entries()].sort((a, b) => a[1] - b[1]).slice(0, most).map(([id]) => id); // prettier-ignore
+}

@@ -1,0 +1,67 @@
+/**
+ * Before and after: a warm-up that rehearses the version and ramps to its loads in 5–10 minutes, movement standards, cautions, a cool-down.
+ * The shapes are common practice (three short rounds; or the workout in miniature), by house rule.
+ */
+import { violates } from '../kit/feasible';
+import type { Athlete } from '../athlete/athlete';
+import { movementOf, movements } from '../movements/catalogue';
+import { muscles, type Muscle } from '../movements/movement';
+import { wordsOf } from '../notation/format-workout';
+import type { HouseRules } from '../rules/house-rules';
+import { trimNumber } from '../units/mass';
+import { slotsOfWorkout } from '../workout/walk';
+import type { Workout } from '../workout/workout';
+
+export interface Preparation {
+  readonly warmUp: readonly string[];
+  readonly coolDown: readonly string[];
+  readonly standards: readonly { readonly movement: string; readonly points: readonly string[]; readonly noReps: readonly string[] }[];
+  readonly cautions: readonly string[];
+}
+
+/** The usual cautions, on every page; Gambito clears nobody. */
+export const usualCautions: readonly string[] = [
+  'Stop at once with chest pain or pressure, faintness, sudden breathlessness or a sharp pain, and get medical help.',
+  'New pain, a heart, eye or blood-pressure condition, pregnancy or a recent operation: ask a licensed professional before you train. Gambito clears nobody.',
+];
+const improvised = 'Improvised kit: test table, chair, door bar and bag with a light pull before you trust them.';
+
+const easyOf = (id: string, athlete: Athlete): string => movementOf(id).easier.find((each) => athlete.avoid.every((tag) => !violates(movementOf(each), tag, null)) && movementOf(each).needs.kind === 'none') ?? id;
+
+/** @param workout a version: its slots carry the loads the ramp leads to */
+export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules: HouseRules): Preparation {
+  const slots = slotsOfWorkout(workout).map((each) => each.value);
+  const ids = [...new Set(slots.map((slot) => slot.movement))];
+  const main = ids[0];
+  const impact = athlete.avoid.includes('jumping') || athlete.avoid.includes('high_impact');
+  const pulse = ids.includes('run') ? 'easy jog' : ids.includes('row') ? 'easy row' : impact ? 'march on the spot' : 'jog on the spot';
+  const reach = athlete.avoid.includes('wrists') || athlete.avoid.includes('inverted') ? 'lunge with reach, hands high' : 'walk-out to a plank and back';
+  const ramp = slots
+    .filter((slot) => slot.load?.kind === 'mass')
+    .filter((slot, index, all) => all.findIndex((each) => each.movement === slot.movement) === index)
+    .slice(0, 2)
+    .map((slot) => {
+      const kg = slot.load?.kind === 'mass' ? slot.load[athlete.category] : 0;
+      return `${wordsOf(slot.movement)}: 5 unloaded or light, 5 at about ${trimNumber(kg * 0.6, 0)} kg, 3 at ${trimNumber(kg, 1)} kg`;
+    });
+  const rehearse = ids.slice(0, 3).map((id) => `5 ${wordsOf(easyOf(id, athlete))}`);
+  const warmUp =
+    rules.warmUp === 'miniature'
+      ? [`One round at half the reps: ${ids.map(wordsOf).join(', ')}`, ...ramp, 'Then 5:00 off']
+      : rules.warmUp === 'pump'
+        ? [`2:00 ${pulse}`, ...rehearse.map((line) => `2 easy sets of ${line}`), ...ramp, 'Then 8–10 min off']
+        : rules.warmUp === 'own'
+          ? ['Own ritual', ...rehearse.map((line) => `${line} for the movements of this version`), ...ramp]
+          : [`3 rounds: 30 s ${pulse}, 3 ${reach}, ${main ? `5 ${wordsOf(easyOf(main, athlete))}` : '5 air squats'}`, ...rehearse.slice(1), ...ramp];
+  const worked = new Map<Muscle, number>();
+  for (const id of ids) for (const muscle of muscles) worked.set(muscle, Math.max(worked.get(muscle) ?? 0, movementOf(id).muscles[muscle] ?? 0));
+  const used = [...worked.entries()].filter(([, weight]) => weight > 0.5).sort((a, b) => b[1] - a[1]).map(([muscle]) => muscle); // prettier-ignore
+  const stretches = movements.filter((each) => each.prepareOnly && each.id.includes('stretch') && used.some((muscle) => (each.muscles[muscle] ?? 0) >= 0.5) && athlete.avoid.every((tag) => !violates(each, tag, null)));
+  const cautions = [...new Set([...ids.flatMap((id) => movementOf(id).cautions), ...(ids.some((id) => /table|chair|door|couch|box|bag|pack/.test(movementOf(id).needsText)) ? [improvised] : []), ...usualCautions])];
+  return {
+    warmUp,
+    coolDown: ['5:00 easy walk or easy cycling', ...stretches.slice(0, 3).map((each) => `1:00 ${each.side === 'perSide' ? 'each side ' : ''}${each.name.toLowerCase()}`)],
+    standards: ids.map((id) => ({ movement: id, points: movementOf(id).standards, noReps: movementOf(id).noReps })),
+    cautions,
+  };
+}

@@ -1,0 +1,218 @@
+/**
+ * Scores in different versions, carried over to the workout as written.
+ * The fitness factor that explains a score in the version (root-finding through the simulation) predicts a score in the original; what one version tells badly,
+ * because its score hardly moves with fitness, comes back as a wide band.
+ */
+import type { Athlete } from '../athlete/athlete';
+import { estimateCapacity, type Capacity } from '../capacity/capacity';
+import { referenceCapacity } from '../capacity/reference-athlete';
+import { formAtFitness } from '../simulate/body';
+import { compile, type Program } from '../simulate/program';
+import { headline, scoredParts } from '../simulate/predict';
+import { walkProgram } from '../simulate/walk-program';
+import { mapSlots } from '../workout/walk';
+import type { Part, Window, Workout } from '../workout/workout';
+import type { Score } from './score-text';
+
+export type ScoreUnit = 'seconds' | 'rounds' | 'reps' | 'kg';
+export interface Result {
+  readonly athlete: Athlete;
+  /** the workout this athlete did; the original itself for "as written" */
+  readonly version: Workout;
+  readonly versionName: string;
+  readonly score: Score;
+  readonly scoreText: string;
+}
+export interface BoardRow {
+  readonly athlete: string;
+  readonly version: string;
+  readonly score: string;
+  readonly equivalent: { readonly low: number; readonly median: number; readonly high: number; readonly unit: ScoreUnit } | null;
+  /** 100 is what the reference athlete of the column would score in the original; higher is better */
+  readonly index: number | null;
+  readonly rank: number;
+  readonly inWindow: boolean | null;
+  readonly verdict: string;
+  /** how far the version's score moves with fitness: 1 is in proportion */
+  readonly elasticity: number | null;
+}
+
+/** fitness the root is looked for in; outside it the score says more about the entry than the athlete */
+const weakest = 0.3;
+const fittest = 3.2;
+/** log standard deviation of a day's score that is not fitness (round figure, see model-notes: day form and pacing) */
+const dayNoise = 0.04;
+
+const higherIsBetter = (unit: ScoreUnit): boolean => unit !== 'seconds';
+
+/** The worth of one round of an AMRAP in score reps, as the clock counts them: 10 m and one calorie are one rep each. */
+export function repsPerRound(program: Program, part: number, round: number): number {
+  return program.parts[part]!.steps(0, round).reduce((sum, step) => sum + (step.kind === 'move' ? step.worth : 0), 0);
+}
+
+/**
+ * A written score as the figure the simulation uses.
+ * @returns null when the score is of a kind this workout does not give
+ */
+export function scoreValue(score: Score, workout: Workout, program: Program): { value: number; unit: ScoreUnit; part: number } | null {
+  const part = scoredParts(workout)[0] ?? 0;
+  const own = workout.parts[part];
+  if (!own) return null;
+  switch (score.kind) {
+    case 'time':
+      return own.kind === 'forTime' && own.score === 'eachSet' && own.sets > 1 ? { value: meanSetFromClock(score.seconds, own.sets, own.restBetween?.high ?? 0), unit: 'seconds', part } : { value: score.seconds, unit: 'seconds', part };
+    case 'sets':
+      return { value: score.seconds.reduce((sum, each) => sum + each, 0) / score.seconds.length, unit: 'seconds', part };
+    case 'capped': {
+      const cap = own.kind === 'forTime' ? own.capSeconds : null;
+      return cap === null ? null : { value: cap + score.repsLeft, unit: 'seconds', part };
+    }
+    case 'rounds': {
+      const next = Math.max(1, repsPerRound(program, part, score.rounds));
+      return { value: score.rounds + Math.min(1, score.reps / next), unit: 'rounds', part };
+    }
+    case 'reps':
+      return { value: score.reps, unit: 'reps', part };
+    case 'load':
+      return { value: score.kg, unit: 'kg', part };
+    case 'done':
+      return null;
+  }
+}
+
+/** Mean set from one clock time: the rests come off first (T11). */
+export function meanSetFromClock(totalSeconds: number, sets: number, restSeconds: number): number {
+  return (totalSeconds - (sets - 1) * restSeconds) / sets;
+}
+
+/** A cap hides how long the rest would have taken; the simulation looks past it, so that a capped score stays a score. */
+function withoutCap(part: Part): Part {
+  return part.kind === 'forTime' ? { ...part, capSeconds: null } : part;
+}
+
+function scorer(workout: Workout, capacity: Capacity, capped: boolean): (fitness: number) => number {
+  const program = compile({ parts: capped ? workout.parts : workout.parts.map(withoutCap) }, capacity);
+  return (fitness) => headline(workout, walkProgram(program, { form: formAtFitness(fitness) })).score;
+}
+
+/**
+ * The fitness at which the simulation gives this score, by bisection on ln fitness (40 halvings: 10⁻¹¹).
+ * @returns a bound when the score lies outside what the simulation can give
+ */
+export function fitnessFor(target: number, score: (fitness: number) => number, better: 'higher' | 'lower'): number {
+  let low = Math.log(weakest);
+  let high = Math.log(fittest);
+  const rises = (value: number): boolean => (better === 'higher' ? value < target : value > target);
+  if (!rises(score(weakest))) return weakest;
+  if (rises(score(fittest))) return fittest;
+  for (let step = 0; step < 24; step++) {
+    const middle = (low + high) / 2;
+    if (rises(score(Math.exp(middle)))) low = middle;
+    else high = middle;
+  }
+  return Math.exp((low + high) / 2);
+}
+
+/** d ln score / d ln fitness at the athlete's own level, positive when fitter is better. */
+export function elasticityOf(workout: Workout, capacity: Capacity): number {
+  const score = scorer(workout, capacity, true);
+  const up = score(1.05);
+  const down = score(0.95);
+  if (!(up > 0) || !(down > 0)) return 0;
+  return Math.abs(Math.log(up / down) / Math.log(1.05 / 0.95));
+}
+
+/** Without the alternatives: what was done is what is scored. */
+function neutral(workout: Workout): Workout {
+  return { ...workout, parts: workout.parts.map((part) => mapSlots(part, (slot) => ({ ...slot, alternatives: [] }))) };
+}
+
+export function windowOf(workout: Workout): Window | null {
+  const part = workout.parts[scoredParts(workout)[0] ?? 0];
+  return part?.window ?? null;
+}
+
+export function inside(window: Window | null, value: number, unit: ScoreUnit): boolean | null {
+  if (!window || window.unit !== unit || window.per === 'round') return null;
+  return (window.low === null || value >= window.low) && (window.high === null || value <= window.high);
+}
+
+export interface Equivalent {
+  readonly low: number;
+  readonly median: number;
+  readonly high: number;
+  readonly unit: ScoreUnit;
+  readonly fitness: number;
+  readonly elasticity: number;
+  readonly value: number;
+}
+
+/** A score in a version → the score this athlete would have in the original; null when the score cannot be carried over (done, wrong kind). */
+export function equivalentOf(original: Workout, result: Pick<Result, 'athlete' | 'version' | 'score'>): Equivalent | null {
+  const capacity = estimateCapacity(result.athlete);
+  const version = neutral(result.version);
+  const program = compile(version, capacity);
+  const read = scoreValue(result.score, version, program);
+  if (!read || read.value <= 0) return null;
+  const inVersion = scorer(version, capacity, result.score.kind !== 'capped');
+  const unit = headline(version, walkProgram(program)).unit;
+  if (unit !== read.unit) return null;
+  const fitness = fitnessFor(read.value, inVersion, higherIsBetter(unit) ? 'higher' : 'lower');
+  const atOwn = inVersion(fitness * 1.04) / Math.max(1e-6, inVersion(fitness / 1.04));
+  const elasticity = Math.abs(Math.log(Math.max(1e-6, atOwn)) / (2 * Math.log(1.04)));
+  const spread = Math.min(0.5, (1.2816 * Math.hypot(dayNoise, original === result.version ? 0 : 0.03)) / Math.max(0.15, elasticity));
+  const carried = neutral(original);
+  const inOriginal = scorer(carried, capacity, false);
+  const originalUnit = headline(carried, walkProgram(compile(carried, capacity))).unit;
+  const ends = [inOriginal(fitness * Math.exp(-spread)), inOriginal(fitness * Math.exp(spread))];
+  return { low: Math.min(...ends), median: inOriginal(fitness), high: Math.max(...ends), unit: originalUnit, fitness, elasticity, value: read.value };
+}
+
+/** Index 100: what the reference athlete of the column scores in the original. Higher is better, for times too. */
+export function indexOf(original: Workout, category: Athlete['category'], median: number, unit: ScoreUnit): number {
+  const par = scorer(neutral(original), referenceCapacity(category), false)(1);
+  return 100 * (higherIsBetter(unit) ? median / par : par / median);
+}
+
+/** What the score says about the version: too light, too heavy, too long, paced wrong, in the window, capped. */
+export function verdictOf(result: Pick<Result, 'score' | 'version'>, value: number, unit: ScoreUnit): string {
+  const window = windowOf(result.version);
+  if (result.score.kind === 'capped') return 'capped: too much for the time';
+  if (!window || window.unit !== unit) return 'logged';
+  const { low, high } = window;
+  if (result.score.kind === 'sets') {
+    const first = result.score.seconds[0]!;
+    const last = result.score.seconds[result.score.seconds.length - 1]!;
+    if (low !== null && high !== null && first < low && last > high) return 'paced wrong: the first set too fast, the last too slow';
+  }
+  const within = inside(window, value, unit);
+  if (within) return 'in the window';
+  if (unit === 'rounds') return high !== null && value > high ? 'too light: more rounds than meant' : 'too heavy or too long: fewer rounds than meant';
+  return low !== null && value < low ? 'too light: done before the window' : 'too heavy or too long: over the window';
+}
+
+/** Par in the version's own unit: the score this athlete should get. */
+export function parOf(version: Workout, capacity: Capacity): number {
+  return scorer(version, capacity, true)(1);
+}
+
+/**
+ * The board: every result with its equivalent, best first. Ties share a rank; what cannot be carried over stands last, in the order it came.
+ */
+export function compareScores(original: Workout, results: readonly Result[]): BoardRow[] {
+  const rows = results.map((result): BoardRow => {
+    const equivalent = equivalentOf(original, result);
+    const base = { athlete: result.athlete.name, version: result.versionName, score: result.scoreText };
+    if (!equivalent) return { ...base, equivalent: null, index: null, rank: 0, inWindow: null, verdict: result.score.kind === 'done' ? (result.score.done ? 'done' : 'not done') : 'this kind of score does not fit the version', elasticity: null };
+    const { low, median, high, unit, value, elasticity } = equivalent;
+    const versionUnit: ScoreUnit = result.score.kind === 'rounds' ? 'rounds' : result.score.kind === 'load' ? 'kg' : result.score.kind === 'reps' ? 'reps' : 'seconds';
+    return { ...base, equivalent: { low, median, high, unit }, index: Math.round(indexOf(original, result.athlete.category, median, unit) * 10) / 10, rank: 0, inWindow: inside(windowOf(result.version), value, versionUnit), verdict: verdictOf(result, value, versionUnit), elasticity };
+  });
+  const ordered = rows.map((row, at) => ({ row, at })).sort((a, b) => (b.row.index ?? -1) - (a.row.index ?? -1) || a.at - b.at); // prettier-ignore
+  let rank = 0;
+  return ordered.map(({ row }, at) => {
+    if (at === 0 || row.index !== ordered[at - 1]!.row.index) rank = at + 1;
+    return { ...row, rank };
+  });
+}
+

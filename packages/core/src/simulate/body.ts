@@ -1,0 +1,207 @@
+/**
+ * The state of a body at work, and how a bout changes it.
+ * Local fatigue: nine muscle groups, each with a fast and a slow share of its capacity spent (0…1). Breathing: what is left of the reserve above critical power.
+ * The forms and their sources are in docs/model.md; all constants are `constants` below, one set for everybody.
+ */
+import { muscles } from '../movements/movement';
+import type { Capacity } from '../capacity/capacity';
+import type { Demand } from './demand';
+
+export interface Constants {
+  /** share of the tested reps that is at hand inside a workout, for long efforts */
+  readonly insideShare: number;
+  /** s; how fast an effort loses the freedom of a test */
+  readonly insideTau: number;
+  readonly fastTau: number;
+  readonly slowTau: number;
+  /** share of a rep's fatigue that goes to the slow store: floor, and growth with fatigue */
+  readonly slowFloor: number;
+  readonly slowGrowth: number;
+  /** recovery of muscles at work, as a share of recovery at rest */
+  readonly workRecovery: number;
+  /** share of the reps at hand taken before a planned break */
+  readonly breakMargin: number;
+  /** s a break lasts beyond picking up again, at full local fatigue, and at an empty breath */
+  readonly breakLocal: number;
+  readonly breakBreath: number;
+  /** how far a tired cycle slows */
+  readonly cycleSlowing: number;
+  /** how much the sustainable power loses when the muscles are tired */
+  readonly powerLoss: number;
+  /** s between two movements at their easiest */
+  readonly transition: number;
+  readonly transitionTired: number;
+}
+
+/** Fitted once over all rows of facts.md (docs/model.md shows the table); the rest is from prior knowledge. */
+export const constants: Constants = {
+  insideShare: 0.8,
+  insideTau: 150,
+  fastTau: 22,
+  slowTau: 170,
+  slowFloor: 0.1,
+  slowGrowth: 0.25,
+  workRecovery: 0.25,
+  breakMargin: 0.75,
+  breakLocal: 11,
+  breakBreath: 5,
+  cycleSlowing: 0.3,
+  powerLoss: 0.22,
+  transition: 3,
+  transitionTired: 3,
+};
+
+/** How a simulated person or day differs from the estimate; all 1 is the estimate itself. */
+export interface Form {
+  readonly local: number;
+  readonly engine: number;
+  readonly pace: number;
+  readonly breaks: number;
+}
+export const usualForm: Form = { local: 1, engine: 1, pace: 1, breaks: 1 };
+
+/** The form of somebody `factor` times as fit: reps grow faster than power, cycles shorten a little. */
+export function formAtFitness(factor: number): Form {
+  return { local: factor ** 1.5, engine: factor, pace: factor ** -0.2, breaks: factor ** -0.5 };
+}
+
+const groups = muscles.length;
+
+export class Body {
+  readonly fast = new Float64Array(groups);
+  readonly slow = new Float64Array(groups);
+  private readonly criticalPower: number;
+  private readonly fullReserve: number;
+  private reserve: number;
+  private worked = 0;
+
+  constructor(
+    capacity: Capacity,
+    private readonly form: Form,
+    private readonly set: Constants = constants,
+  ) {
+    this.criticalPower = capacity.criticalPower * form.engine;
+    this.fullReserve = capacity.reserve * form.engine;
+    this.reserve = this.fullReserve;
+  }
+
+  /** Fatigue as the movement feels it: the tiredest of the muscles it uses, softly. 0…0.97 */
+  fatigue(demand: Demand): number {
+    let sum = 0;
+    for (const group of demand.groups) {
+      const felt = demand.tires[group]! * (this.fast[group]! + this.slow[group]!);
+      const cube = felt * felt * felt;
+      sum += cube * cube;
+    }
+    return Math.min(0.97, Math.cbrt(Math.sqrt(sum)));
+  }
+
+  /** Mean fatigue over all groups, for what tires the whole. */
+  private general(): number {
+    let sum = 0;
+    for (let group = 0; group < groups; group++) sum += Math.min(1, this.fast[group]! + this.slow[group]!);
+    return sum / groups;
+  }
+
+  /** Seconds worked and rested since the start. */
+  elapsed(): number {
+    return this.worked;
+  }
+
+  breath(): number {
+    return this.reserve / this.fullReserve;
+  }
+
+  /** Reps to failure at hand inside an effort that goes on for `ahead` seconds. */
+  available(demand: Demand, ahead: number): number {
+    const inside = this.set.insideShare + (1 - this.set.insideShare) * Math.exp(-ahead / this.set.insideTau);
+    return Math.max(0.3, demand.repsToFailure * inside * this.form.local);
+  }
+
+  /** Metabolic power this athlete would choose, W per kg: the sustainable one and an even share of the reserve over what is ahead. */
+  private power(ahead: number): number {
+    // beyond 20 min the sustainable power falls, as race pace does (Riegel's exponent)
+    const long = this.worked + ahead > 1200 ? ((this.worked + ahead) / 1200) ** -0.06 : 1;
+    const sustained = this.criticalPower * long * (1 - this.set.powerLoss * this.general());
+    return Math.min(this.criticalPower * 1.7, sustained + (0.9 * this.reserve) / Math.max(45, ahead));
+  }
+
+  /** Time passes without work. */
+  rest(seconds: number): void {
+    if (seconds <= 0) return;
+    const fast = Math.exp(-seconds / this.set.fastTau);
+    const slow = Math.exp(-seconds / this.set.slowTau);
+    for (let group = 0; group < groups; group++) {
+      this.fast[group]! *= fast;
+      this.slow[group]! *= slow;
+    }
+    this.spend(1.3 * seconds, seconds);
+  }
+
+  /** The reserve pays what is above critical power, and refills below it (differential form of Skiba's balance: the deeper the deficit, the faster). */
+  private spend(joulesPerKg: number, seconds: number): void {
+    const surplus = joulesPerKg - this.criticalPower * seconds;
+    if (surplus >= 0) this.reserve = Math.max(0, this.reserve - surplus);
+    else this.reserve = this.fullReserve - (this.fullReserve - this.reserve) * Math.exp(surplus / this.fullReserve);
+    this.worked += seconds;
+  }
+
+  private tire(demand: Demand, share: number, seconds: number): void {
+    const slowShare = this.set.slowFloor + this.set.slowGrowth * this.fatigue(demand);
+    const fastRest = Math.exp(-seconds / this.set.fastTau);
+    const slowRest = Math.exp(-seconds / this.set.slowTau);
+    for (let group = 0; group < groups; group++) {
+      const weight = demand.tires[group]!;
+      // a muscle at work recovers little, one that is spared recovers as at rest
+      const recovery = 1 - (1 - this.set.workRecovery) * weight;
+      const fast = this.fast[group]! * (1 - (1 - fastRest) * recovery) + share * weight * (1 - slowShare);
+      const slow = this.slow[group]! * (1 - (1 - slowRest) * recovery) + share * weight * slowShare;
+      const whole = fast + slow;
+      const clip = whole > 1 ? 1 / whole : 1;
+      this.fast[group] = fast * clip;
+      this.slow[group] = slow * clip;
+    }
+  }
+
+  /** Seconds that `count` reps in a row would take now, without doing them. The local and the breathing time meet in a soft maximum (4-norm). */
+  setSeconds(demand: Demand, count: number, ahead: number): number {
+    const watts = this.power(ahead);
+    if (demand.secondsPerUnit) return count * demand.secondsPerUnit(watts * (1 - 0.12 * this.fatigue(demand)));
+    if (demand.isHold) return count * demand.cycleSeconds;
+    const fatigue = this.fatigue(demand);
+    const local = count * demand.cycleSeconds * this.form.pace * (1 + this.set.cycleSlowing * fatigue * fatigue);
+    const breathing = (count * demand.joulesPerKg) / watts;
+    const ratio = breathing / local;
+    const square = ratio * ratio;
+    return local * Math.sqrt(Math.sqrt(1 + square * square));
+  }
+
+  /** Does `count` reps in a row in `seconds`. */
+  work(demand: Demand, count: number, seconds: number, ahead: number): void {
+    const joules = demand.secondsPerUnit ? this.power(ahead) * seconds : count * demand.joulesPerKg;
+    this.spend(joules, seconds);
+    const share = demand.secondsPerUnit ? seconds / 2400 : count / this.available(demand, ahead);
+    this.tire(demand, share, seconds);
+  }
+
+  /** How many reps are taken before a break is planned. */
+  setSize(demand: Demand, ahead: number, unbroken: boolean): number {
+    if (demand.secondsPerUnit) return Infinity;
+    const atHand = this.available(demand, ahead) * (1 - this.fatigue(demand));
+    const margin = this.set.breakMargin + (0.97 - this.set.breakMargin) * (unbroken ? 0.85 : Math.exp(-ahead / 40));
+    return Math.max(1, atHand * margin);
+  }
+
+  /** A break: down, breathe, up again. Longer when tired, when out of breath, and close to the max. */
+  breakSeconds(demand: Demand, ahead: number): number {
+    const fatigue = this.fatigue(demand);
+    const heavy = Math.max(0, 3 - this.available(demand, ahead)) * 6;
+    const breathless = 1 - this.breath();
+    return (demand.resetSeconds * 0.7 + this.set.breakLocal * fatigue * Math.sqrt(fatigue) + this.set.breakBreath * breathless * breathless + heavy) * this.form.breaks;
+  }
+
+  transitionSeconds(demand: Demand): number {
+    const far = demand.movement.family === 'run' ? 3 : demand.movement.family === 'machine' ? 3 : demand.resetSeconds > 4 ? 1 : 0;
+    return (this.set.transition + far + this.set.transitionTired * this.general() + 2 * (1 - this.breath()) ** 2) * this.form.breaks;
+  }
+}

@@ -1,0 +1,147 @@
+/**
+ * What one rep of a movement, with this load, asks of this athlete: reps to failure when fresh, cost, cycle time, the muscles that tire.
+ * Everything here is computed once a slot; the walk only multiplies.
+ */
+import { grossEfficiency, gravity } from '../movements/build';
+import { muscles, type Movement } from '../movements/movement';
+import { movementOf } from '../movements/catalogue';
+import type { Capacity } from '../capacity/capacity';
+import { rowCaloriesPerSecond, rowPace } from '../capacity/engine-laws';
+import { repsAtShare, shareAtReps } from '../capacity/strength-laws';
+import { pushUpShares } from '../movements/catalogue/push';
+import type { CountUnit } from '../workout/workout';
+
+export interface Demand {
+  readonly movement: Movement;
+  readonly unit: CountUnit;
+  /** repetitions (seconds for a hold) to failure in one go when fresh, as tested; below 1 when the load is over the max */
+  readonly repsToFailure: number;
+  /** load ÷ max, body share included; null where no load or max is involved */
+  readonly share: number | null;
+  /** metabolic J per kg body mass, a rep (a metre, a calorie, a second) */
+  readonly joulesPerKg: number;
+  readonly cycleSeconds: number;
+  readonly resetSeconds: number;
+  /** weights in the order of `muscles` */
+  readonly tires: Float64Array;
+  /** the groups with a weight, so that the walk visits no others */
+  readonly groups: readonly number[];
+  /** engine work: seconds a unit at a metabolic power in W per kg; null for reps */
+  readonly secondsPerUnit: ((wattsPerKg: number) => number) | null;
+  readonly isHold: boolean;
+  readonly maxKg: number | null;
+  readonly loadKg: number;
+  readonly guessed: string | null;
+}
+
+/** Mechanical J a calorie of an air bike takes: a round figure fitted to C3 (400 m run ↔ 40/28 cal), see docs/model.md. */
+const airBikeJoulesPerCalorie = 720;
+/** Speed on a stationary bike: P = 0.52 v³, a round figure fitted to C3 (400 m run ↔ 800 m). */
+const bikeDrag = 0.52;
+/** Alternating single-sided work rests the other side (model-notes: about 1.5). */
+const alternatingRest = 1.4;
+
+function bodyMassFactor(share: number, best: number): number {
+  // reps at one share of body mass, carried to another through the load–reps curve (Ebben et al. shares)
+  const own = shareAtReps(Math.max(0.3, best));
+  return repsAtShare((own * share) / pushUpShares.floor) / Math.max(0.05, repsAtShare(own)); // prettier-ignore
+}
+
+/** The share of body mass a raised push-up carries by the height of the hands: Ebben's floor, 30 and 60 cm, linear between and on to a wall. */
+export function handsRaisedShare(heightCm: number): number {
+  const points: readonly (readonly [number, number])[] = [[0, pushUpShares.floor], [30, pushUpShares.hands30], [60, pushUpShares.hands60], [130, 0.12]]; // prettier-ignore
+  for (let at = 1; at < points.length; at++) {
+    const [low, from] = points[at - 1]!;
+    const [high, to] = points[at]!;
+    if (heightCm <= high) return from + ((heightCm - low) / (high - low)) * (to - from);
+  }
+  return 0.12;
+}
+
+/** The one-repetition max of the external load for a movement, kg; null where loads do not limit it. */
+export function maxOf(movement: Movement, capacity: Capacity): number | null {
+  const own = capacity.ownMaxes[movement.id];
+  if (own !== undefined && own > 0) return own;
+  return movement.limit.by === 'lift' && movement.load ? capacity.lifts[movement.limit.lift].value * movement.limit.ratio : null;
+}
+
+function repsToFailure(movement: Movement, capacity: Capacity, loadKg: number, heightCm: number | null, vestKg: number): { reps: number; share: number | null; maxKg: number | null; guessed: string | null } {
+  const mass = capacity.athlete.bodyMassKg;
+  const { limit } = movement;
+  const heavier = (mass + vestKg) / mass;
+  const own = capacity.ownBests[movement.id];
+  switch (limit.by) {
+    case 'engine':
+      return { reps: 5000, share: null, maxKg: null, guessed: null };
+    case 'ease': {
+      const level = { new: 0.5, newer: 0.75, trained: 1, competitive: 1.3 }[capacity.athlete.level];
+      return { reps: own && own > 0 ? own : (limit.reps * level) / heavier ** 2, share: null, maxKg: null, guessed: null };
+    }
+    case 'lift': {
+      const max = movement.load ? (maxOf(movement, capacity) ?? 0) : capacity.lifts[limit.lift].value * limit.ratio;
+      const body = limit.bodyShare * mass;
+      const height = heightCm !== null && movement.family === 'step' ? 0.55 + 0.45 * (heightCm / 50) : heightCm !== null && movement.family === 'box' ? 0.5 + 0.5 * (heightCm / 60) : 1;
+      const share = ((loadKg + body + vestKg * limit.bodyShare) / (max + body)) * height;
+      const alternating = movement.side === 'alternating' && movement.load && !movement.load.optional ? alternatingRest : movement.side === 'perSide' ? alternatingRest : 1;
+      const reps = own !== undefined && loadKg === 0 && vestKg === 0 ? Math.max(0.3, own) : repsAtShare(Math.max(0.02, share)) * (share < 0.8 ? alternating : 1);
+      return { reps, share, maxKg: movement.load ? max : null, guessed: share > 1 ? `${movement.name.toLowerCase()}: ${loadKg.toFixed(1)} kg is above the estimated max of ${max.toFixed(1)} kg; simulated as slow singles` : null };
+    }
+    case 'set': {
+      const base = capacity.sets[limit.set].value;
+      const carried = movement.id === 'raised-push-up' ? handsRaisedShare(heightCm ?? 60) : limit.bodyMassShare;
+      const shareFactor = carried === null || movement.family !== 'push-up' ? 1 : bodyMassFactor(carried, base);
+      const extra = loadKg + vestKg;
+      // extra load on a body-mass movement: the share of the max that the best set implies, raised by the added mass
+      const implied = shareAtReps(Math.max(0.3, base * limit.ratio * shareFactor));
+      const loaded = extra > 0 && !movement.load?.optional ? repsAtShare(implied * (1 + extra / mass)) : base * limit.ratio * shareFactor;
+      const reps = own !== undefined && extra === 0 ? Math.max(0.3, own) : loaded;
+      return { reps, share: null, maxKg: null, guessed: reps < 1 ? `${movement.name.toLowerCase()}: below the first repetition; simulated as slow singles with rests` : null };
+    }
+  }
+}
+
+/**
+ * @param loadKg whole external load (both implements), ≥ 0
+ * @param heightCm box, step or surface height, where it has one
+ * @param vestKg worn on top, ≥ 0
+ */
+export function demandOf(movementId: string, unit: CountUnit, capacity: Capacity, loadKg: number, heightCm: number | null, vestKg = 0): Demand {
+  const movement = movementOf(movementId);
+  const { bodyMassKg: mass, statureM } = capacity.athlete;
+  const { reps, share, maxKg, guessed } = repsToFailure(movement, capacity, loadKg, heightCm, vestKg);
+  const tires = Float64Array.from(muscles, (muscle) => movement.muscles[muscle] ?? 0);
+  const groups = muscles.flatMap((muscle, index) => (movement.muscles[muscle] ? [index] : []));
+  const height = heightCm !== null && (movement.family === 'box' || movement.family === 'step') ? heightCm / 50 : 1;
+  const heavier = (mass + vestKg) / mass;
+  const isHold = unit === 's' && movement.unit === 's';
+  const timed = unit === 's' && !isHold;
+  const climb = (gravity / grossEfficiency) * statureM * ((movement.rise.load * loadKg) / mass);
+  const joules = movement.joulesPerKg * height * heavier + climb;
+  const rope = movement.limit.by === 'set' && movement.limit.set === 'doubleUnder' ? 1 + 0.35 * Math.exp(-reps / 25) : 1;
+  const cycle = movement.cycleSeconds * capacity.cycleShare * (0.96 + 0.25 * (share ?? 0.3) ** 2) * rope * (height > 1 ? 1 + 0.25 * (height - 1) : 1);
+  const plain = { movement, unit, repsToFailure: reps, share, resetSeconds: movement.resetSeconds, tires, groups, isHold, maxKg, loadKg, guessed };
+  if (movement.limit.by === 'engine') return { ...plain, joulesPerKg: movement.joulesPerKg * heavier, cycleSeconds: movement.cycleSeconds, secondsPerUnit: engineTime(movement, unit, capacity, heavier) };
+  if (isHold) return { ...plain, joulesPerKg: joules, cycleSeconds: 1, secondsPerUnit: null };
+  // so many seconds of a movement that is counted in reps: a second costs what its share of a rep costs
+  if (timed) return { ...plain, repsToFailure: reps * cycle, joulesPerKg: joules / cycle, cycleSeconds: 1, isHold: true, secondsPerUnit: null };
+  return { ...plain, joulesPerKg: joules, cycleSeconds: cycle, secondsPerUnit: null };
+}
+
+function engineTime(movement: Movement, unit: CountUnit, capacity: Capacity, heavier: number): (wattsPerKg: number) => number {
+  const { bodyMassKg: mass } = capacity.athlete;
+  const mechanical = (wattsPerKg: number, factor: number): number => Math.max(15, wattsPerKg * mass * 0.2 * factor);
+  if (unit === 's') return () => 1;
+  if (movement.limit.by !== 'engine') throw new RangeError(`engineTime: ${movement.id} is no engine movement`);
+  switch (movement.limit.engine) {
+    case 'run': {
+      const perMetre = unit === 'cal' ? 4184 / mass / 0.9 : movement.joulesPerKg * heavier;
+      return (watts) => perMetre / Math.max(2, watts);
+    }
+    case 'row':
+      return unit === 'cal' ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.rowFactor)) : (watts) => rowPace(mechanical(watts, capacity.rowFactor));
+    case 'bike':
+      return unit === 'cal' ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.bikeFactor)) : (watts) => 1 / Math.cbrt(mechanical(watts, capacity.bikeFactor) / bikeDrag);
+    case 'airBike':
+      return unit === 'm' ? (watts) => 1 / Math.cbrt(mechanical(watts, capacity.bikeFactor) / bikeDrag) : (watts) => airBikeJoulesPerCalorie / mechanical(watts, capacity.bikeFactor);
+  }
+}

@@ -1,0 +1,142 @@
+/**
+ * Workout × athlete → a program the walk can run: every slot resolved to its demand, every pass flattened to steps.
+ * Kit is ignored here: the loads are the ones written, in the athlete's column.
+ */
+import type { Capacity } from '../capacity/capacity';
+import { movementOf } from '../movements/catalogue';
+import { itemLists, passesOf, slotsOfPart, countOn } from '../workout/walk';
+import type { Block, Item, Part, PartKind, ScoreKind, Slot, Workout } from '../workout/workout';
+import { demandOf, maxOf, type Demand } from './demand';
+
+export interface MoveStep {
+  readonly kind: 'move';
+  readonly slot: number;
+  readonly demand: Demand;
+  /** in the demand's unit, both sides and all bracket repeats counted; null is "as many as possible in what is left" */
+  readonly count: number | null;
+  /** what the whole step is worth in a score of reps: 1 a rep, 1 each 10 m, 1 a calorie, 0 for held seconds */
+  readonly worth: number;
+  readonly round: number;
+  readonly unbroken: boolean;
+  /** the step goes on with the implement of the step before: no transition */
+  readonly linked: boolean;
+}
+export interface PauseStep {
+  readonly kind: 'pause';
+  readonly seconds: number;
+}
+export type Step = MoveStep | PauseStep;
+
+export interface PartProgram {
+  readonly part: Part;
+  readonly kind: PartKind;
+  readonly score: ScoreKind;
+  /** steps of a pass (AMRAP), of a set (for time), of a station or window */
+  steps(list: number, pass: number): readonly Step[];
+  readonly lists: number;
+  readonly grows: boolean;
+}
+export interface Program {
+  readonly capacity: Capacity;
+  readonly parts: readonly PartProgram[];
+  readonly assumed: readonly string[];
+}
+/** Whole load of a slot in the athlete's column, kg; null when the movement takes a load and none is written. */
+export function loadOfSlot(slot: Slot, capacity: Capacity): { kg: number; assumed: string | null } {
+  const movement = movementOf(slot.movement);
+  if (slot.load?.kind === 'mass') return { kg: slot.load[capacity.athlete.category] * slot.load.count, assumed: null };
+  const max = maxOf(movement, capacity);
+  if (slot.load?.kind === 'share') return max === null ? { kg: 0, assumed: null } : { kg: slot.load[capacity.athlete.category] * max, assumed: null };
+  if (!movement.load || movement.load.optional || max === null) return { kg: 0, assumed: null };
+  const share = 0.5;
+  return { kg: share * max, assumed: `${movement.name.toLowerCase()}: no load written; half of the max taken (${(share * max).toFixed(0)} kg)` };
+}
+
+/** `any squat` stands for the movement of that pattern a coach would take first. */
+const standsFor: Readonly<Record<string, string>> = { 'any-squat': 'front-squat', 'any-press': 'strict-press' };
+
+function worthOf(demand: Demand, count: number): number {
+  return demand.unit === 'reps' ? count : demand.unit === 'm' ? count / 10 : demand.unit === 'cal' ? count : 0;
+}
+
+/** Sums the members' counts of each bracket, so that one bracket is worth one rep. */
+function bracketSizes(items: readonly Item[], into: Map<number, number>): Map<number, number> {
+  for (const item of items) {
+    if (item.kind === 'block') bracketSizes(item.items, into);
+    else if (item.kind === 'slot' && item.bracket) into.set(item.bracket.id, (into.get(item.bracket.id) ?? 0) + (item.count.kind === 'fixed' ? item.count.men * (item.perSide ? 2 : 1) : 1));
+  }
+  return into;
+}
+
+export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity): Program {
+  const assumed = new Set<string>();
+  const { category } = capacity.athlete;
+  const parts = workout.parts.map((part): PartProgram => {
+    const slots = slotsOfPart(part);
+    const slotNumber = new Map(slots.map((slot, index) => [slot, index]));
+    const vestKg = part.vest ? part.vest[category] : 0;
+    const demands = slots.map((slot) => {
+      const load = loadOfSlot(slot, capacity);
+      if (load.assumed && part.kind !== 'strength' && part.kind !== 'maxLoad') assumed.add(load.assumed);
+      const demand = demandOf(standsFor[slot.movement] ?? slot.movement, slot.unit, capacity, load.kg, slot.heightCm?.[category] ?? null, vestKg);
+      if (demand.guessed) assumed.add(demand.guessed);
+      return slot.tempo || slot.build ? { ...demand, cycleSeconds: tempoSeconds(slot.tempo) ?? demand.cycleSeconds } : demand;
+    });
+    const lists = itemLists(part);
+    const brackets = new Map<number, number>();
+    for (const items of lists) bracketSizes(items, brackets);
+    const grows = slots.some((slot) => slot.count.kind === 'growing');
+    const flatten = (items: readonly Item[], pass: number, ladder: readonly number[] | null, round: number, into: Step[]): Step[] => {
+      let previous: Slot | null = null;
+      for (const item of items) {
+        if (item.kind === 'pause') into.push({ kind: 'pause', seconds: item.seconds.high });
+        else if (item.kind === 'block') flattenBlock(item, pass, into);
+        else {
+          const slot = slotNumber.get(item)!;
+          const demand = demands[slot]!;
+          const written = countOn(item.count, pass, ladder, category);
+          const sides = item.perSide ? 2 : 1;
+          if (written !== 0) {
+            const count = written === null ? null : written * sides * (item.bracket?.times ?? 1);
+            const worth = count === null ? 0 : item.bracket ? (count / Math.max(1, brackets.get(item.bracket.id) ?? 1)) : worthOf(demand, count); // prettier-ignore
+            const linked = previous !== null && ((item.link !== null && item.link === previous.link) || (item.bracket !== null && item.bracket.id === previous.bracket?.id));
+            into.push({ kind: 'move', slot, demand, count, worth, round, unbroken: item.hold === 'unbroken', linked });
+          }
+          previous = item;
+        }
+        if (item.kind !== 'slot') previous = null;
+      }
+      return into;
+    };
+    const flattenBlock = (block: Block, outerPass: number, into: Step[]): void => {
+      const passes = passesOf(block);
+      const single = passes === 1;
+      for (let pass = 0; pass < passes; pass++) {
+        flatten(block.items, single ? outerPass : pass, block.ladder, pass, into);
+        if (block.restBetween && pass < passes - 1) into.push({ kind: 'pause', seconds: block.restBetween.high });
+      }
+    };
+    const cached = new Map<number, readonly Step[]>();
+    return {
+      part,
+      kind: part.kind,
+      score: part.score,
+      lists: lists.length,
+      grows,
+      steps: (list, pass) => {
+        const key = grows ? list + 1000 * pass : list;
+        const known = cached.get(key);
+        if (known) return known;
+        const steps = flatten(lists[list] ?? [], pass, null, pass, []);
+        cached.set(key, steps);
+        return steps;
+      },
+    };
+  });
+  return { capacity, parts, assumed: [...assumed] };
+}
+
+/** `31X1` → 3 + 1 + 1 + 1 s; X counts one second. */
+export function tempoSeconds(tempo: string | null): number | null {
+  return tempo === null ? null : [...tempo].reduce((sum, sign) => sum + (sign === 'X' ? 1 : Number(sign)), 0);
+}

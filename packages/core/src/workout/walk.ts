@@ -1,0 +1,96 @@
+/** Ways through a workout's tree: every slot in reading order, a changed copy, and the counts a slot has over its rungs. */
+import type { Block, Category, Count, Item, Part, Slot, Workout } from './workout';
+
+/** The item lists of a part, one a station or window; one list for the other kinds, none for a rest. */
+export function itemLists(part: Part): readonly (readonly Item[])[] {
+  switch (part.kind) {
+    case 'rest':
+      return [];
+    case 'every':
+    case 'intervals':
+      return part.stations;
+    case 'windows':
+      return part.windows;
+    default:
+      return [part.items];
+  }
+}
+
+export function slotsOfItems(items: readonly Item[]): Slot[] {
+  return items.flatMap((item) => (item.kind === 'slot' ? [item] : item.kind === 'block' ? slotsOfItems(item.items) : []));
+}
+
+/** Every slot of a part in reading order; the position in this list is the slot's number everywhere else. */
+export function slotsOfPart(part: Part): Slot[] {
+  return itemLists(part).flatMap(slotsOfItems);
+}
+
+export function slotsOfWorkout(workout: Pick<Workout, 'parts'>): { part: number; slot: number; value: Slot }[] {
+  return workout.parts.flatMap((part, partIndex) => slotsOfPart(part).map((value, slot) => ({ part: partIndex, slot, value })));
+}
+
+/** A copy of the part in which each slot (numbered in reading order) went through `change`. */
+export function mapSlots(part: Part, change: (slot: Slot, index: number) => Slot): Part {
+  let next = 0;
+  const mapItems = (items: readonly Item[]): Item[] =>
+    items.map((item) => (item.kind === 'slot' ? change(item, next++) : item.kind === 'block' ? { ...item, items: mapItems(item.items) } : item));
+  switch (part.kind) {
+    case 'rest':
+      return part;
+    case 'every':
+    case 'intervals':
+      return { ...part, stations: part.stations.map(mapItems) };
+    case 'windows':
+      return { ...part, windows: part.windows.map(mapItems) };
+    default:
+      return { ...part, items: mapItems(part.items) };
+  }
+}
+
+/** A copy of the part in which each block went through `change`, outermost first. */
+export function mapBlocks(part: Part, change: (block: Block) => Block): Part {
+  const mapItems = (items: readonly Item[]): Item[] =>
+    items.map((item) => {
+      if (item.kind !== 'block') return item;
+      const changed = change(item);
+      return { ...changed, items: mapItems(changed.items) };
+    });
+  switch (part.kind) {
+    case 'rest':
+      return part;
+    case 'every':
+    case 'intervals':
+      return { ...part, stations: part.stations.map(mapItems) };
+    case 'windows':
+      return { ...part, windows: part.windows.map(mapItems) };
+    default:
+      return { ...part, items: mapItems(part.items) };
+  }
+}
+
+/** The rungs a block is walked through: its ladder, or its longest own ladder, or its rounds. */
+export function passesOf(block: Pick<Block, 'rounds' | 'ladder' | 'items'>): number {
+  if (block.ladder) return block.ladder.length;
+  const own = block.items.flatMap((item) => (item.kind === 'slot' && item.count.kind === 'ladder' ? [item.count.rungs.length] : []));
+  return own.length > 0 ? Math.max(...own) * block.rounds.high : block.rounds.high;
+}
+
+/**
+ * The count of a slot on one pass of its block, in the slot's own unit and as written (a side where it is per side).
+ * @returns null for `max` and `matchTime`, which have no figure; 0 past the end of an own ladder
+ */
+export function countOn(count: Count, pass: number, ladder: readonly number[] | null, category: Category): number | null {
+  switch (count.kind) {
+    case 'fixed':
+      return count[category];
+    case 'rung':
+      return ladder?.[pass] ?? ladder?.[ladder.length - 1] ?? 0;
+    case 'ladder':
+      return count.rungs[pass] ?? 0;
+    case 'growing':
+      return count.start + count.step * pass;
+    case 'max':
+    case 'matchTime':
+      return null;
+  }
+}

@@ -1,0 +1,36 @@
+/** Builds what is run: the command line and the server (one bundle each, dependencies stay in node_modules), and the web application. `node tools/build.mjs [cli] [server] [web]` */
+import { existsSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const wanted = process.argv.slice(2);
+const wants = (name) => wanted.length === 0 || wanted.includes(name);
+
+async function bundle(entry, outfile, extra = {}) {
+  const { build } = await import('esbuild');
+  await build({ entryPoints: [join(root, entry)], outfile: join(root, outfile), bundle: true, platform: 'node', format: 'esm', target: 'node20', logLevel: 'warning', sourcemap: true, ...extra });
+}
+
+// an npm install of production dependencies alone has no esbuild: nothing to prepare then
+const canBuild = existsSync(join(root, 'node_modules/esbuild'));
+if (canBuild && wants('cli')) {
+  await bundle('apps/cli/src/main.ts', 'apps/cli/dist/gambito.mjs', { minifySyntax: true, banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" } });
+}
+if (canBuild && wants('server')) {
+  await bundle('apps/server/src/main.ts', 'apps/server/dist/server.mjs', { packages: 'external', plugins: [keepWorkspaces()] });
+}
+if (wants('web')) {
+  const { build } = await import('vite');
+  await build({ root: join(root, 'apps/web'), logLevel: 'warn' });
+}
+
+/** Third-party packages stay external; our own workspaces are TypeScript and go into the bundle. */
+function keepWorkspaces() {
+  return {
+    name: 'keep-workspaces',
+    setup(build) {
+      build.onResolve({ filter: /^@gambito\// }, ({ path }) => ({ path: join(root, 'packages', path.replace('@gambito/', ''), 'src/index.ts') }));
+    },
+  };
+}
