@@ -41,6 +41,7 @@ export { roundFigures, scaleLadder } from './adapt/coach-numbers';
 export { driftWeights, type Drift } from './adapt/drift';
 export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';
 export { deriveIntent, type Intent } from './stimulus/intent';
+export { describeStimulus, type PartDescription } from './stimulus/describe';
 export { stimulusOf, type PartStimulus } from './stimulus/stimulus';
 
 // pacing, preparation, clock, scores

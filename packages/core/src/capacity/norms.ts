@@ -16,7 +16,7 @@ const liftNorms: Readonly<Record<Category, Readonly<Record<Lift, ByLevel>>>> = {
 };
 const setNorms: Readonly<Record<Category, Readonly<Record<BestSet, ByLevel>>>> = {
   men: { strictPullUp: [0.4, 3, 12, 22], pushUp: [8, 22, 45, 70], dip: [0.5, 4, 14, 28], toesToBar: [0.4, 4, 18, 32], sitUp: [20, 40, 75, 110], handstandPushUp: [0.2, 0.4, 9, 22], doubleUnder: [0.5, 6, 80, 150], muscleUp: [0.05, 0.1, 2, 10], plank: [45, 80, 150, 220], hang: [20, 35, 65, 100] },
-  women: { strictPullUp: [0.15, 0.4, 5, 13], pushUp: [3, 9, 26, 45], dip: [0.2, 0.5, 6, 16], toesToBar: [0.3, 2, 15, 28], sitUp: [18, 36, 70, 105], handstandPushUp: [0.1, 0.2, 3, 13], doubleUnder: [0.5, 6, 80, 150], muscleUp: [0.02, 0.05, 0.4, 5], plank: [40, 75, 145, 210], hang: [15, 28, 55, 90] },
+  women: { strictPullUp: [0.15, 0.4, 6, 13], pushUp: [3, 9, 26, 45], dip: [0.2, 0.5, 6, 16], toesToBar: [0.3, 2, 15, 28], sitUp: [18, 36, 70, 105], handstandPushUp: [0.1, 0.2, 3, 13], doubleUnder: [0.5, 6, 80, 150], muscleUp: [0.02, 0.05, 0.4, 5], plank: [40, 75, 145, 210], hang: [15, 28, 55, 90] },
 };
 const speedNorms: Readonly<Record<Category, ByLevel>> = { men: [2.45, 2.95, 3.75, 4.3], women: [2.15, 2.6, 3.35, 3.85] };
 const reserveNorms: ByLevel = [110, 140, 180, 210];

@@ -49,7 +49,7 @@ const handRow: Spec = {
 const curling: Spec = { ...handRow, family: 'curl', patterns: { verticalPull: 1 }, muscles: { arms: 1, grip: 0.4 }, rise: [0, 0.24], limit: ofLift('row', 0.48), standards: ['Elbows stay at the ribs'], noReps: ['Swung'] };
 
 export const pulls = [
-  movement('pull-up', pulling, { aliases: ['pullup', 'chin over bar'], limit: ofSet('strictPullUp', 1.25), cycle: 1.8, easier: ['jumping-pull-up', 'lowering-pull-up', 'ring-row', 'table-row', 'dumbbell-row'], harder: ['chest-to-bar-pull-up', 'strict-pull-up'] }),
+  movement('pull-up', pulling, { aliases: ['pullup', 'chin over bar'], limit: ofSet('strictPullUp', 1.55), cycle: 1.65, easier: ['jumping-pull-up', 'lowering-pull-up', 'ring-row', 'table-row', 'dumbbell-row'], harder: ['chest-to-bar-pull-up', 'strict-pull-up'] }),
   movement('strict-pull-up', pulling, { easier: ['band-pull-up', 'lowering-pull-up', 'ring-row', 'table-row', 'dumbbell-row'], harder: ['weighted-pull-up', 'chest-to-bar-pull-up'] }),
   movement('kipping-pull-up', kipping, { easier: ['pull-up', 'jumping-pull-up'], harder: ['chest-to-bar-pull-up'] }),
   movement('chest-to-bar-pull-up', kipping, { aliases: ['chest-to-bar', 'c2b', 'ctb'], limit: ofSet('strictPullUp', 1.1), rise: [0.28, 0], cycle: 1.8, easier: ['pull-up', 'jumping-pull-up', 'ring-row', 'dumbbell-row'], harder: ['bar-muscle-up'], standards: ['Chest touches the bar below the collarbone'] }),

@@ -1,0 +1,1 @@
+export const demoEmail = 'coach@lanterns.example';

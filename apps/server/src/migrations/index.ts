@@ -1,0 +1,16 @@
+/** Migrations, oldest first. Each is applied once and never edited afterwards. */
+import { Umzug, SequelizeStorage } from 'umzug';
+import { QueryInterface, type Sequelize } from 'sequelize';
+import * as first from './0001-first';
+
+const migrations = [{ name: '0001-first', up: first.up, down: first.down }];
+
+export async function migrate(sequelize: Sequelize): Promise<string[]> {
+  const umzug = new Umzug<QueryInterface>({
+    migrations: migrations.map((each) => ({ name: each.name, up: ({ context }) => each.up(context), down: ({ context }) => each.down(context) })),
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined,
+  });
+  return (await umzug.up()).map((each) => each.name);
+}

@@ -1,0 +1,53 @@
+/** The one error registry: code → status → sentence. Answers are problem details (RFC 9457). A failure that is not listed is a 500 without particulars. */
+import type { FastifyError, FastifyInstance } from 'fastify';
+import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+
+const registry = {
+  not_signed_in: { status: 401, title: 'Please sign in.' },
+  wrong_password: { status: 401, title: 'E-mail and password do not match.' },
+  no_demo: { status: 404, title: 'This is not the demo.' },
+  not_found: { status: 404, title: 'Not found: it was deleted, or never here.' },
+  link_gone: { status: 410, title: 'This link was withdrawn. Ask your coach for a new one.' },
+  changed_elsewhere: { status: 409, title: 'This was changed in another window since you opened it.' },
+  bad_score: { status: 422, title: 'That is no score for this workout.' },
+  unreadable_workout: { status: 422, title: 'The workout text cannot be read yet.' },
+  invalid_input: { status: 400, title: 'Some of it cannot be taken as it is.' },
+  too_large: { status: 413, title: 'That is too large; texts up to 64 kB are taken.' },
+  too_many: { status: 429, title: 'Too many tries. Wait a minute.' },
+  already_set_up: { status: 409, title: 'A coach is already set up here.' },
+  failed: { status: 500, title: 'Something went wrong here. Nothing you typed is lost; try again.' },
+} as const;
+export type ErrorCode = keyof typeof registry;
+
+export class Problem extends Error {
+  constructor(
+    readonly code: ErrorCode,
+    readonly detail: string | null = null,
+    readonly extra: Readonly<Record<string, unknown>> = {},
+  ) {
+    super(registry[code].title);
+  }
+}
+
+export const problemSchema = z.object({ type: z.string(), title: z.string(), status: z.number(), code: z.string(), detail: z.string().optional(), fields: z.array(z.object({ path: z.string(), message: z.string() })).optional() });
+
+function body(code: ErrorCode, detail: string | null, extra: Readonly<Record<string, unknown>> = {}) {
+  return { type: `urn:gambito:problem:${code}`, title: registry[code].title, status: registry[code].status, code, ...(detail ? { detail } : {}), ...extra };
+}
+
+export function registerErrors(app: FastifyInstance): void {
+  app.setErrorHandler((error: FastifyError, request, reply) => {
+    const send = (code: ErrorCode, detail: string | null, extra: Readonly<Record<string, unknown>> = {}) => reply.code(registry[code].status).type('application/problem+json').send(body(code, detail, extra)); // prettier-ignore
+    if (error instanceof Problem) return send(error.code, error.detail, error.extra);
+    if (hasZodFastifySchemaValidationErrors(error)) {
+      const fields = error.validation.map((each) => ({ path: each.instancePath.replace(/^\//, '').replaceAll('/', '.'), message: each.message ?? 'unreadable' }));
+      return send('invalid_input', fields.map((each) => `${each.path || 'input'}: ${each.message}`).join('; '), { fields }); // prettier-ignore
+    }
+    if (error.statusCode === 413) return send('too_large', null);
+    if (error.statusCode === 429) return send('too_many', null);
+    if (error.statusCode && error.statusCode < 500) return send('invalid_input', error.message);
+    request.log.error({ err: { type: error.name, stack: error.stack?.split('\n').slice(1, 6) } }, 'request failed');
+    return send('failed', null);
+  });
+}

@@ -1,0 +1,40 @@
+/** One version an athlete and a few tiers, computed in the workers; each is asked for on its own, so a lock redraws one lane. */
+import { useQueries } from '@tanstack/react-query';
+import { usualTiers, type Adapted, type HouseRules, type Lock } from '@gambito/core';
+import { useMemo } from 'react';
+import type { StoredAthlete, StoredLocks } from '../api/types';
+import { core } from '../workers/core-client';
+import type { Who } from '../workers/core-worker';
+
+export interface LaneSource {
+  readonly key: string;
+  readonly athleteId: number | null;
+  readonly name: string;
+  readonly sub: string;
+  readonly who: Who;
+  readonly locks: readonly Lock[];
+}
+export interface Version extends LaneSource {
+  readonly adapted: Adapted | null;
+  readonly error: unknown;
+}
+const none: readonly Lock[] = [];
+
+const placeName = (file: Record<string, unknown>): string => {
+  const place = (Array.isArray(file['places']) ? (file['places'] as unknown[])[0] : file['place']) as { name?: unknown } | undefined;
+  return typeof place?.name === 'string' ? place.name : 'no place given';
+};
+
+export function useVersions(text: string, athletes: readonly StoredAthlete[], locks: readonly StoredLocks[], rules: HouseRules, today: string): Version[] {
+  const sources = useMemo(
+    (): LaneSource[] => [
+      ...athletes.map((each): LaneSource => ({ key: `a${each.id}`, athleteId: each.id, name: each.name, sub: placeName(each.file), who: { kind: 'athlete', file: each.file }, locks: locks.find((lock) => lock.athleteId === each.id)?.locks ?? none })),
+      ...usualTiers.map((name, index): LaneSource => ({ key: `t${index}`, athleteId: null, name, sub: 'tier', who: { kind: 'tier', name, category: index === 0 ? 'women' : 'men' }, locks: none })),
+    ],
+    [athletes, locks],
+  );
+  const answers = useQueries({
+    queries: sources.map((source) => ({ queryKey: ['version', text, source.who, source.locks, rules, today], queryFn: () => core().adapt(text, source.who, today, rules, source.locks), staleTime: Infinity, gcTime: 300_000, retry: false })),
+  });
+  return sources.map((source, index) => ({ ...source, adapted: answers[index]!.data ?? null, error: answers[index]!.error }));
+}

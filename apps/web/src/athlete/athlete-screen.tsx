@@ -1,0 +1,181 @@
+/** The athlete's page, for a phone: today's version in the athlete's own units, the original beside it, the clock, the score. */
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { expectedScore, fitsKind, readScore, type Mark, type ScoreKind } from '@gambito/core';
+import { Play, Printer } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { api, ApiError, messageOf } from '../api/client';
+import { useAthletePage } from '../api/queries';
+import type { AthletePage } from '../api/types';
+import { placeholderOf } from '../board/board-screen';
+import { ThemeButton } from '../shell/frame';
+import { Button } from '../ui/button';
+import { inputLook } from '../ui/field';
+import { MarkSign } from '../ui/mark';
+import { showScore } from '../ui/scores';
+import { Failed, Loading } from '../ui/states';
+import { scoreDraftKey } from './clock-state';
+
+export function AthleteScreen() {
+  const token = useParams()['token']!;
+  const { data, error, refetch } = useAthletePage(token);
+  if (error) {
+    const gone = error instanceof ApiError && (error.problem.status === 404 || error.problem.status === 410);
+    return gone ? (
+      <main className="mx-auto max-w-md p-6">
+        <h1 className="text-2xl">This link is not open</h1>
+        <p className="mt-2">{error.message}</p>
+      </main>
+    ) : (
+      <Failed error={error} retry={() => void refetch()} />
+    );
+  }
+  return data ? <Brief token={token} page={data} /> : <Loading what="Fetching your workout" />;
+}
+
+function Brief({ token, page }: { token: string; page: AthletePage }) {
+  const { brief } = page;
+  return (
+    <main className="mx-auto max-w-xl px-4 py-4 print:max-w-none">
+      <div className="flex items-center gap-2">
+        <p className="text-sm text-soft">
+          {brief.athlete}, {brief.place}
+        </p>
+        <span className="no-print ml-auto flex">
+          <ThemeButton />
+          <button type="button" className="rounded p-2 hover:bg-wash" aria-label="Print" onClick={() => window.print()}>
+            <Printer size={17} />
+          </button>
+        </span>
+      </div>
+      <h1 className="text-3xl">{brief.title}</h1>
+      {page.changed && <p className="mt-2 border-l-4 border-amber pl-3 text-sm">Your coach changed this workout after sending it. A new version may follow.</p>}
+      <p className="mt-1">
+        Expect <b>{showScore(brief.predicted.median, brief.predicted.unit)}</b>{' '}
+        <span className="text-soft">
+          ({showScore(brief.predicted.low, brief.predicted.unit)} to {showScore(brief.predicted.high, brief.predicted.unit)})
+        </span>
+        {brief.window && <span className="ml-2 rounded bg-amber-wash px-1.5 text-amber-ink">window {brief.window}</span>}
+      </p>
+      <section aria-label="Your version" className="mt-3">
+        {brief.parts.map((part, index) => (
+          <div key={index} className="mb-3">
+            <h2 className="text-xl">{part.header}</h2>
+            <ul className="divide-y divide-line border-y border-line">
+              {part.lines.map((line, at) => (
+                <li key={at} className="py-2">
+                  <p className="flex flex-wrap items-baseline gap-x-2 text-lg">
+                    <b>{line.text}</b>
+                    {line.load && <span>@ {line.load}</span>}
+                  </p>
+                  {line.plates && <p className="text-sm">Plates: {line.plates}</p>}
+                  {line.original && (
+                    <p className="text-sm text-soft">
+                      instead of {line.original} {line.mark && <MarkSign mark={line.mark as Mark} />}
+                    </p>
+                  )}
+                  {line.fallback && <p className="text-sm text-soft">Plan B, {line.fallback}</p>}
+                </li>
+              ))}
+            </ul>
+          </div>
+        ))}
+      </section>
+      <div className="no-print sticky bottom-2 z-10 my-3">
+        <Link to={`/a/${token}/clock`} className="flex items-center justify-center gap-2 rounded-lg bg-ink py-3 text-lg font-semibold text-paper shadow">
+          <Play size={20} /> Start the clock
+        </Link>
+      </div>
+      <ScoreForm token={token} page={page} />
+      <Fold title="Warm-up" open>
+        <List lines={brief.warmUp} />
+      </Fold>
+      <Fold title="Pacing">
+        <List lines={brief.pacing} />
+      </Fold>
+      <Fold title="Standards">
+        {brief.standards.map((each) => (
+          <div key={each.movement} className="mb-2">
+            <h3 className="text-base">{each.movement}</h3>
+            <List lines={each.points} />
+            {each.noReps.length > 0 && <p className="text-sm text-soft">No rep: {each.noReps.join('; ').toLowerCase()}.</p>}
+          </div>
+        ))}
+      </Fold>
+      <Fold title="Cautions" open>
+        <List lines={[...brief.warnings, ...brief.cautions]} />
+      </Fold>
+      <Fold title="Cool-down">
+        <List lines={brief.coolDown} />
+      </Fold>
+      <Fold title="The workout as written">
+        <pre className="whitespace-pre-wrap font-sans">{page.originalText}</pre>
+      </Fold>
+    </main>
+  );
+}
+
+const List = ({ lines }: { lines: readonly string[] }) => (
+  <ul className="list-disc pl-5">
+    {lines.map((line) => (
+      <li key={line}>{line}</li>
+    ))}
+  </ul>
+);
+function Fold({ title, open = false, children }: { title: string; open?: boolean; children: React.ReactNode }) {
+  return (
+    <details open={open} className="border-t border-line py-2">
+      <summary className="cursor-pointer font-serif text-lg font-semibold">{title}</summary>
+      <div className="mt-1">{children}</div>
+    </details>
+  );
+}
+
+function ScoreForm({ token, page }: { token: string; page: AthletePage }) {
+  const kind = page.brief.scoreKind as ScoreKind;
+  const draft = scoreDraftKey(token);
+  const [score, setScore] = useState(() => localStorage.getItem(draft) ?? page.score?.score ?? '');
+  const [note, setNote] = useState(page.score?.note ?? '');
+  const [problem, setProblem] = useState<string | null>(null);
+  const client = useQueryClient();
+  useEffect(() => {
+    if (score !== (page.score?.score ?? '')) localStorage.setItem(draft, score);
+  }, [draft, score, page.score]);
+  const save = useMutation({
+    mutationFn: () => api(`/a/${token}/score`, { body: { score, note } }),
+    onSuccess: async () => {
+      localStorage.removeItem(draft);
+      await client.invalidateQueries({ queryKey: ['a', token] });
+      toast('Logged. Your coach sees it.');
+    },
+    onError: (error) => setProblem(messageOf(error)),
+  });
+  const submit = (event: React.FormEvent): void => {
+    event.preventDefault();
+    const read = readScore(score);
+    if (!read || !fitsKind(read, kind)) setProblem(`“${score}”: expected ${expectedScore(kind)}.`);
+    else {
+      setProblem(null);
+      save.mutate();
+    }
+  };
+  return (
+    <form onSubmit={submit} className="no-print my-3 border-l-4 border-amber pl-3" aria-label="Your score">
+      <h2 className="text-lg">Your score</h2>
+      {page.score && <p className="text-sm text-good">Logged: {page.score.score}</p>}
+      <div className="mt-1 flex flex-wrap gap-2">
+        <input aria-label="Score" aria-invalid={problem !== null} className={`${inputLook} min-w-0 flex-1 text-lg`} placeholder={placeholderOf(kind)} value={score} onChange={(event) => setScore(event.target.value)} />
+        <Button look="main" type="submit" disabled={save.isPending || score.trim() === ''}>
+          {page.score ? 'Correct' : 'Log'}
+        </Button>
+      </div>
+      <input aria-label="Note for your coach" className={`${inputLook} mt-2 w-full`} placeholder="A word for your coach" value={note} maxLength={1000} onChange={(event) => setNote(event.target.value)} />
+      {problem && (
+        <p role="alert" className="mt-1 text-sm text-bad">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,11 @@
+/** Days as the coach counts them: in the coach's time zone. */
+import { format, parseISO } from 'date-fns';
+
+export function todayIn(timeZone: string | undefined): string {
+  try {
+    return new Intl.DateTimeFormat('en-CA', { ...(timeZone ? { timeZone } : {}), year: 'numeric', month: '2-digit', day: '2-digit' }).format(new Date());
+  } catch {
+    return new Date().toISOString().slice(0, 10);
+  }
+}
+export const showDay = (day: string | null): string => (day ? format(parseISO(day), 'EEE d MMM') : 'no day yet');

@@ -1,0 +1,35 @@
+/** A workout's own frame: its name, its day, and the steps of the work in their order. */
+import { NavLink, Outlet, useParams } from 'react-router';
+import { useWorkout } from '../api/queries';
+import { Failed, Loading } from '../ui/states';
+import { showDay } from './days';
+
+const steps = [
+  ['write', 'Write'],
+  ['adapt', 'Adapt'],
+  ['send', 'Send'],
+  ['board', 'Score & compare'],
+] as const;
+
+export function WorkoutFrame() {
+  const id = Number(useParams()['id']);
+  const { data: workout, error, refetch } = useWorkout(id);
+  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (!workout) return <Loading />;
+  return (
+    <>
+      <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-5 py-1.5">
+        <h1 className="text-xl">{workout.title}</h1>
+        <span className="text-sm text-soft">{showDay(workout.day)}</span>
+        <nav aria-label="Steps" className="ml-auto flex gap-1">
+          {steps.map(([to, label], index) => (
+            <NavLink key={to} to={`/workouts/${id}/${to}`} className={({ isActive }) => `rounded px-3 py-1.5 text-sm ${isActive ? 'bg-ink text-paper' : 'hover:bg-wash'}`}>
+              {index + 1} {label}
+            </NavLink>
+          ))}
+        </nav>
+      </div>
+      <Outlet />
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+/** The core, off the page's thread. Values cross as plain data. */
+import { adapt, alternativesFor, barePlace, describeStimulus, parseWorkout, planPacing, predictWorkout, readAthlete, referenceCapacity, tierAthlete, type Adapted, type Alternative, type Athlete, type Category, type HouseRules, type Lock, type PartDescription, type Pacing, type Place, type Run } from '@gambito/core';
+import { expose } from 'comlink';
+
+export type Who = { readonly kind: 'athlete'; readonly file: Record<string, unknown> } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
+
+function person(who: Who, today: string): { athlete: Athlete; place: Place } {
+  if (who.kind === 'tier') return tierAthlete(who.name, who.category);
+  const { athlete } = readAthlete(who.file, today);
+  return { athlete, place: athlete.places[0] ?? barePlace };
+}
+
+const worker = {
+  adapt(text: string, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): Adapted {
+    const { athlete, place } = person(who, today);
+    return adapt(parseWorkout(text).workout, athlete, { place, rules, locks, runs: 80 });
+  },
+  alternatives(text: string, who: Who, today: string, rules: HouseRules, locks: readonly Lock[], at: { part: number; slot: number }, asked: string | null): Alternative[] {
+    const { athlete, place } = person(who, today);
+    return alternativesFor(parseWorkout(text).workout, athlete, at, { place, rules, locks }, asked);
+  },
+  /** The workout as written, for the reference athlete of a column: what the Write screen shows. */
+  reference(text: string, category: Category): { run: Run; stimulus: PartDescription[]; pacing: Pacing; predicted: { unit: string; low: number; median: number; high: number } } | null {
+    const { workout } = parseWorkout(text);
+    if (workout.parts.length === 0) return null;
+    const capacity = referenceCapacity(category);
+    const { run, unit, low, median, high } = predictWorkout(workout, capacity, { seed: 1, runs: 60 });
+    return { run, stimulus: describeStimulus(workout, category), pacing: planPacing(workout, capacity), predicted: { unit, low, median, high } };
+  },
+};
+export type CoreWorker = typeof worker;
+expose(worker);

@@ -1,0 +1,81 @@
+/**
+ * Text that is never lost: kept in this browser at every key, sent to the server after a pause, and on leaving.
+ * When another window saved in between, both texts are shown and the coach chooses.
+ */
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { api, ApiError, messageOf } from '../api/client';
+import type { StoredWorkout } from '../api/types';
+
+export type SaveState = { readonly kind: 'saved' } | { readonly kind: 'saving' } | { readonly kind: 'waiting' } | { readonly kind: 'failed'; readonly message: string } | { readonly kind: 'conflict'; readonly theirs: StoredWorkout };
+
+const draftKey = (id: number): string => `gambito.draft.${id}`;
+const pauseMs = 600;
+
+export function useAutosave(workout: StoredWorkout) {
+  const client = useQueryClient();
+  const [text, setText] = useState(() => localStorage.getItem(draftKey(workout.id)) ?? workout.text);
+  const [state, setState] = useState<SaveState>({ kind: 'saved' });
+  const revision = useRef(workout.revision);
+  const saved = useRef(workout.text);
+  const latest = useRef(text);
+  const running = useRef(false);
+
+  const save = useCallback(async (): Promise<void> => {
+    if (running.current || latest.current === saved.current) return;
+    running.current = true;
+    const sending = latest.current;
+    setState({ kind: 'saving' });
+    try {
+      const answer = await api<StoredWorkout>(`/workouts/${workout.id}`, { method: 'PUT', body: { text: sending, revision: revision.current } });
+      revision.current = answer.revision;
+      saved.current = sending;
+      client.setQueryData(['workouts', workout.id], answer);
+      void client.invalidateQueries({ queryKey: ['workouts'], exact: true });
+      void client.invalidateQueries({ queryKey: ['workouts', workout.id, 'sends'] });
+      if (latest.current === sending) {
+        localStorage.removeItem(draftKey(workout.id));
+        setState({ kind: 'saved' });
+      }
+    } catch (error) {
+      const current = error instanceof ApiError && error.problem.code === 'changed_elsewhere' ? (error.problem.current as StoredWorkout | undefined) : undefined;
+      setState(current ? { kind: 'conflict', theirs: current } : { kind: 'failed', message: messageOf(error) });
+    } finally {
+      running.current = false;
+    }
+    if (latest.current !== sending && latest.current !== saved.current) void save();
+  }, [client, workout.id]);
+
+  const change = useCallback(
+    (next: string): void => {
+      latest.current = next;
+      setText(next);
+      localStorage.setItem(draftKey(workout.id), next);
+      setState((before) => (before.kind === 'conflict' ? before : { kind: 'waiting' }));
+    },
+    [workout.id],
+  );
+
+  useEffect(() => {
+    if (text === saved.current || state.kind === 'conflict') return;
+    const timer = setTimeout(() => void save(), pauseMs);
+    return () => clearTimeout(timer);
+  }, [text, save, state.kind]);
+  // what stands unsaved when the page is left goes out at once; the draft stays until the server has it
+  useEffect(() => () => void save(), [save]);
+
+  const takeTheirs = (theirs: StoredWorkout): void => {
+    revision.current = theirs.revision;
+    saved.current = theirs.text;
+    change(theirs.text);
+    localStorage.removeItem(draftKey(workout.id));
+    setState({ kind: 'saved' });
+  };
+  const keepMine = (theirs: StoredWorkout): void => {
+    revision.current = theirs.revision;
+    saved.current = theirs.text;
+    setState({ kind: 'waiting' });
+    void save();
+  };
+  return { text, change, state, save, takeTheirs, keepMine };
+}

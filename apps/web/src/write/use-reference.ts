@@ -1,0 +1,19 @@
+/** The reference athlete's run of the text, recomputed off the page's thread as it is typed. The last answer stays until the next is there. */
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { Category } from '@gambito/core';
+import { useEffect, useState } from 'react';
+import { core } from '../workers/core-client';
+
+export function useSettled<T>(value: T, ms: number): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), ms);
+    return () => clearTimeout(timer);
+  }, [value, ms]);
+  return settled;
+}
+
+export function useReference(text: string, category: Category) {
+  const settled = useSettled(text, 120);
+  return useQuery({ queryKey: ['reference', settled, category], queryFn: () => core().reference(settled, category), placeholderData: keepPreviousData, staleTime: Infinity, gcTime: 60_000, retry: false });
+}

@@ -1,0 +1,59 @@
+/** The whiteboard: a plain text editor that underlines what cannot be read, with a suggestion one click away. Undo is the editor's own. */
+import { linter, lintGutter, type Diagnostic } from '@codemirror/lint';
+import { EditorState } from '@codemirror/state';
+import { EditorView, placeholder } from '@codemirror/view';
+import { parseWorkout } from '@gambito/core';
+import { minimalSetup } from 'codemirror';
+import { useEffect, useRef } from 'react';
+
+const look = EditorView.theme({
+  '&': { fontSize: '17px', height: '100%', backgroundColor: 'var(--sheet)', color: 'var(--ink)' },
+  '.cm-content': { fontFamily: 'var(--font-sans)', lineHeight: '1.65', padding: '12px 14px', caretColor: 'var(--ink)' },
+  '.cm-cursor': { borderLeftColor: 'var(--ink)' },
+  '&.cm-focused': { outline: 'none' },
+  '.cm-selectionBackground, &.cm-focused .cm-selectionBackground': { backgroundColor: 'var(--amber-wash) !important' },
+  '.cm-gutters': { backgroundColor: 'transparent', border: 'none' },
+  '.cm-tooltip': { backgroundColor: 'var(--sheet)', color: 'var(--ink)', border: '1px solid var(--line)', fontFamily: 'var(--font-sans)' },
+  '.cm-diagnostic': { borderLeft: '3px solid var(--amber)' },
+  '.cm-diagnosticAction': { backgroundColor: 'var(--ink)', color: 'var(--paper)', borderRadius: '4px' },
+  '.cm-placeholder': { color: 'var(--soft)' },
+});
+
+const readProblems = linter(
+  (view): Diagnostic[] => {
+    const { doc } = view.state;
+    return parseWorkout(doc.toString()).diagnostics.filter((each) => each.line <= doc.lines && each.code !== 'empty').map((each): Diagnostic => { // prettier-ignore
+      const line = doc.line(each.line);
+      const from = Math.min(line.to, line.from + each.column - 1);
+      const to = Math.min(line.to, Math.max(from + 1, from + each.length));
+      const { suggestion } = each;
+      return { from, to, severity: each.level, message: each.message, ...(suggestion && each.code === 'unknown_movement' ? { actions: [{ name: `Take “${suggestion}”`, apply: (target: EditorView, start: number, end: number) => target.dispatch({ changes: { from: start, to: end, insert: suggestion } }) }] } : {}) };
+    });
+  },
+  { delay: 250 },
+);
+
+export function WorkoutEditor({ text, onChange }: { text: string; onChange: (text: string) => void }) {
+  const host = useRef<HTMLDivElement>(null);
+  const view = useRef<EditorView | null>(null);
+  const changed = useRef(onChange);
+  changed.current = onChange;
+  useEffect(() => {
+    if (!host.current) return;
+    const created = new EditorView({
+      parent: host.current,
+      state: EditorState.create({
+        doc: text,
+        extensions: [minimalSetup, look, EditorView.lineWrapping, EditorView.contentAttributes.of({ 'aria-label': 'Workout text', spellcheck: 'false' }), placeholder('AMRAP 12:00\n6 power clean @ 50/35 kg\n…'), lintGutter(), readProblems, EditorView.updateListener.of((update) => update.docChanged && changed.current(update.state.doc.toString()))],
+      }),
+    });
+    view.current = created;
+    return () => created.destroy();
+    // the editor owns its text after it is made
+  }, []);
+  useEffect(() => {
+    const current = view.current;
+    if (current && current.state.doc.toString() !== text) current.dispatch({ changes: { from: 0, to: current.state.doc.length, insert: text } });
+  }, [text]);
+  return <div ref={host} className="h-full min-h-72 overflow-auto rounded-md border border-line focus-within:border-ink" />;
+}

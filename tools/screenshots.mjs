@@ -1,0 +1,98 @@
+/** Pictures of each main view from the demo, into docs/screenshots. `node tools/screenshots.mjs [name …]` against a running demo (GAMBITO_URL). */
+import { mkdirSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium } from '@playwright/test';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const url = process.env.GAMBITO_URL ?? 'http://127.0.0.1:4780';
+const out = process.env.GAMBITO_SHOTS ?? join(root, 'docs/screenshots');
+mkdirSync(out, { recursive: true });
+const wanted = process.argv.slice(2);
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+const page = await context.newPage();
+page.on('pageerror', (error) => console.error('page error:', error.message));
+page.on('console', (message) => message.type() === 'error' && console.error('console:', message.text()));
+await page.goto(`${url}/login`);
+await page.getByRole('button', { name: 'Open the demo desk' }).click();
+await page.waitForURL(`${url}/`);
+const json = async (path, options) => (await context.request.fetch(`${url}/api${path}`, options)).json();
+const { workouts } = await json('/workouts');
+const id = (title) => workouts.find((each) => each.title === title).id;
+const { athletes } = await json('/athletes');
+const who = (name) => athletes.find((each) => each.name === name).id;
+const { sends } = await json(`/workouts/${id('Breakwater')}/sends`, { method: 'POST', data: { athleteIds: [who('Corvalume'), who('Orvenna'), who('Tabrik')] } });
+const token = sends.find((each) => each.athleteId === who('Corvalume')).token;
+const settle = () => page.waitForTimeout(900);
+const phone = { width: 390, height: 844 };
+
+const shots = {
+  async desk() {
+    await page.goto(url);
+    await page.getByRole('heading', { name: 'Breakwater' }).waitFor();
+  },
+  async write() {
+    await page.goto(`${url}/workouts/${id('Breakwater')}/write`);
+    await page.getByText('Work by pattern').or(page.getByLabel('Work by pattern')).first().waitFor();
+  },
+  async adapt() {
+    await page.goto(`${url}/workouts/${id('Breakwater')}/adapt`);
+    await page.getByText('Solid block').waitFor({ timeout: 30000 });
+  },
+  async version() {
+    await page.goto(`${url}/workouts/${id('Breakwater')}/adapt?who=${who('Orvenna')}`);
+    await page.getByText('Solid block').waitFor({ timeout: 30000 });
+    await page.locator('aside li button').first().click();
+    await page.getByRole('button', { name: /^Take / }).first().waitFor();
+  },
+  async send() {
+    await page.goto(`${url}/workouts/${id('Breakwater')}/send`);
+    await page.getByRole('button', { name: 'Copy all links' }).waitFor();
+  },
+  async board() {
+    await page.goto(`${url}/workouts/${id('Fog Signal')}/board`);
+    await page.getByText('Index (100 = par)').waitFor();
+  },
+  async people() {
+    await page.goto(`${url}/people`);
+    await page.getByText('Orvenna').waitFor();
+  },
+  async person() {
+    await page.goto(`${url}/people/${who('Tabrik')}`);
+    await page.getByText('Loads this kit makes').waitFor();
+  },
+  async rules() {
+    await page.goto(`${url}/rules`);
+    await page.getByText('Easier push-up').waitFor();
+  },
+  async athlete() {
+    await page.setViewportSize(phone);
+    await page.goto(`${url}/a/${token}`);
+    await page.getByText('Start the clock').waitFor();
+  },
+  async clock() {
+    await page.setViewportSize(phone);
+    await page.goto(`${url}/a/${token}/clock`);
+    await page.getByRole('button', { name: 'Start' }).click();
+    await page.evaluate(() => {
+      for (const key of Object.keys(localStorage)) if (key.startsWith('gambito.clock.')) localStorage.setItem(key, JSON.stringify({ ...JSON.parse(localStorage.getItem(key)), startedAt: Date.now() - 187_000, taps: [{ at: 88, part: 0 }, { at: 176, part: 0 }] }));
+    });
+    await page.reload();
+    await page.getByRole('button', { name: 'Round done' }).waitFor();
+  },
+  async night() {
+    await page.addInitScript(() => localStorage.setItem('gambito.theme', 'dark'));
+    await shots.adapt();
+  },
+};
+for (const [name, prepare] of Object.entries(shots)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await prepare();
+  await settle();
+  await page.screenshot({ path: join(out, `${name}.png`) });
+  console.log(name);
+}
+await browser.close();
