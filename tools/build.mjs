@@ -9,13 +9,26 @@ const wants = (name) => wanted.length === 0 || wanted.includes(name);
 
 async function bundle(entry, outfile, extra = {}) {
   const { build } = await import('esbuild');
-  await build({ entryPoints: [join(root, entry)], outfile: join(root, outfile), bundle: true, platform: 'node', format: 'esm', target: 'node20', logLevel: 'warning', sourcemap: true, ...extra });
+  await build({
+    entryPoints: [join(root, entry)],
+    outfile: join(root, outfile),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    logLevel: 'warning',
+    sourcemap: true,
+    ...extra,
+  });
 }
 
 // an npm install of production dependencies alone has no esbuild: nothing to prepare then
 const canBuild = existsSync(join(root, 'node_modules/esbuild'));
 if (canBuild && wants('cli')) {
-  await bundle('apps/cli/src/main.ts', 'apps/cli/dist/gambito.mjs', { minifySyntax: true, banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" } });
+  await bundle('apps/cli/src/main.ts', 'apps/cli/dist/gambito.mjs', {
+    minifySyntax: true,
+    banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+  });
 }
 if (canBuild && wants('server')) {
   await bundle('apps/server/src/main.ts', 'apps/server/dist/server.mjs', { packages: 'external', plugins: [keepWorkspaces()] });

@@ -23,7 +23,10 @@ const { workouts } = await json('/workouts');
 const id = (title) => workouts.find((each) => each.title === title).id;
 const { athletes } = await json('/athletes');
 const who = (name) => athletes.find((each) => each.name === name).id;
-const { sends } = await json(`/workouts/${id('Breakwater')}/sends`, { method: 'POST', data: { athleteIds: [who('Corvalume'), who('Orvenna'), who('Tabrik')] } });
+const { sends } = await json(`/workouts/${id('Breakwater')}/sends`, {
+  method: 'POST',
+  data: { athleteIds: [who('Corvalume'), who('Orvenna'), who('Tabrik')] },
+});
 const token = sends.find((each) => each.athleteId === who('Corvalume')).token;
 const settle = () => page.waitForTimeout(900);
 const phone = { width: 390, height: 844 };
@@ -45,7 +48,10 @@ const shots = {
     await page.goto(`${url}/workouts/${id('Breakwater')}/adapt?who=${who('Orvenna')}`);
     await page.getByText('Solid block').waitFor({ timeout: 30000 });
     await page.locator('aside li button').first().click();
-    await page.getByRole('button', { name: /^Take / }).first().waitFor();
+    await page
+      .getByRole('button', { name: /^Take / })
+      .first()
+      .waitFor();
   },
   async send() {
     await page.goto(`${url}/workouts/${id('Breakwater')}/send`);
@@ -77,7 +83,19 @@ const shots = {
     await page.goto(`${url}/a/${token}/clock`);
     await page.getByRole('button', { name: 'Start' }).click();
     await page.evaluate(() => {
-      for (const key of Object.keys(localStorage)) if (key.startsWith('gambito.clock.')) localStorage.setItem(key, JSON.stringify({ ...JSON.parse(localStorage.getItem(key)), startedAt: Date.now() - 187_000, taps: [{ at: 88, part: 0 }, { at: 176, part: 0 }] }));
+      for (const key of Object.keys(localStorage))
+        if (key.startsWith('gambito.clock.'))
+          localStorage.setItem(
+            key,
+            JSON.stringify({
+              ...JSON.parse(localStorage.getItem(key)),
+              startedAt: Date.now() - 187_000,
+              taps: [
+                { at: 88, part: 0 },
+                { at: 176, part: 0 },
+              ],
+            }),
+          );
     });
     await page.reload();
     await page.getByRole('button', { name: 'Round done' }).waitFor();

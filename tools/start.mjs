@@ -45,7 +45,13 @@ function run(command, args) {
 }
 
 await orRefuse(async () => {
-  const { values } = parseArgs({ options: { port: { type: 'string', default: process.env.PORT ?? '4780' }, empty: { type: 'boolean', default: false }, host: { type: 'string', default: '127.0.0.1' } } });
+  const { values } = parseArgs({
+    options: {
+      port: { type: 'string', default: process.env.PORT ?? '4780' },
+      empty: { type: 'boolean', default: false },
+      host: { type: 'string', default: '127.0.0.1' },
+    },
+  });
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal(`--port: “${values.port}” is no port; expected a number from 1 to 65535.`);
   checkNode();
@@ -74,7 +80,16 @@ await orRefuse(async () => {
       stdio: 'inherit',
       cwd: root,
       detached: true,
-      env: { ...process.env, NODE_ENV: 'production', GAMBITO_PORT: String(port), GAMBITO_HOST: values.host, GAMBITO_DB_PORT: String(database.port), GAMBITO_DB_NAME: name, GAMBITO_DEMO: values.empty ? '' : '1', GAMBITO_WEB: join(root, 'apps/web/dist') },
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        GAMBITO_PORT: String(port),
+        GAMBITO_HOST: values.host,
+        GAMBITO_DB_PORT: String(database.port),
+        GAMBITO_DB_NAME: name,
+        GAMBITO_DEMO: values.empty ? '' : '1',
+        GAMBITO_WEB: join(root, 'apps/web/dist'),
+      },
     });
     const code = await new Promise((resolve) => server.once('exit', resolve));
     await stop();

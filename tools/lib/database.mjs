@@ -27,7 +27,8 @@ export function portIsFree(port, host = '127.0.0.1') {
   });
 }
 
-const query = (socket, sql) => spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${user}`, '--batch', '--skip-column-names', '-e', sql], { encoding: 'utf8' });
+const query = (socket, sql) =>
+  spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${user}`, '--batch', '--skip-column-names', '-e', sql], { encoding: 'utf8' });
 
 /**
  * @param directory where its files live; made when missing
@@ -41,14 +42,54 @@ export async function startDatabase(directory, { throwAway = false } = {}) {
   mkdirSync(directory, { recursive: true });
   if (!existsSync(join(data, 'mysql'))) {
     rmSync(data, { recursive: true, force: true });
-    const made = spawnSync('mariadb-install-db', ['--no-defaults', `--user=${user}`, `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db', '--innodb-log-file-size=8M', '--aria-log-file-size=8M'], { encoding: 'utf8' });
-    if (made.status !== 0) throw new Refusal(`The database could not be made in ${data}: ${(made.stderr || made.stdout || String(made.error)).trim().split('\n').slice(-3).join(' ')}`);
+    const made = spawnSync(
+      'mariadb-install-db',
+      [
+        '--no-defaults',
+        `--user=${user}`,
+        `--datadir=${data}`,
+        '--auth-root-authentication-method=normal',
+        '--skip-test-db',
+        '--innodb-log-file-size=8M',
+        '--aria-log-file-size=8M',
+      ],
+      {
+        encoding: 'utf8',
+      },
+    );
+    if (made.status !== 0)
+      throw new Refusal(
+        `The database could not be made in ${data}: ${(made.stderr || made.stdout || String(made.error)).trim().split('\n').slice(-3).join(' ')}`,
+      );
   }
   const port = await freePort();
-  const fast = ['--skip-log-bin', '--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0', '--innodb-flush-method=nosync', '--sync-frm=0', '--innodb-fast-shutdown=2'];
+  const fast = [
+    '--skip-log-bin',
+    '--innodb-flush-log-at-trx-commit=0',
+    '--innodb-doublewrite=0',
+    '--innodb-flush-method=nosync',
+    '--sync-frm=0',
+    '--innodb-fast-shutdown=2',
+  ];
   const server = spawn(
     mariadbd,
-    ['--no-defaults', `--user=${user}`, `--datadir=${data}`, `--socket=${socket}`, `--pid-file=${join(directory, 'mariadb.pid')}`, '--bind-address=127.0.0.1', `--port=${port}`, '--performance-schema=OFF', '--skip-name-resolve', '--innodb-buffer-pool-size=128M', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', '--default-time-zone=+00:00', '--sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO', ...(throwAway ? fast : [])],
+    [
+      '--no-defaults',
+      `--user=${user}`,
+      `--datadir=${data}`,
+      `--socket=${socket}`,
+      `--pid-file=${join(directory, 'mariadb.pid')}`,
+      '--bind-address=127.0.0.1',
+      `--port=${port}`,
+      '--performance-schema=OFF',
+      '--skip-name-resolve',
+      '--innodb-buffer-pool-size=128M',
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_unicode_ci',
+      '--default-time-zone=+00:00',
+      '--sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO',
+      ...(throwAway ? fast : []),
+    ],
     { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
   );
   let log = '';
@@ -56,10 +97,22 @@ export async function startDatabase(directory, { throwAway = false } = {}) {
   const ended = new Promise((resolve) => server.once('exit', resolve));
   for (let attempt = 0; ; attempt++) {
     if (query(socket, 'select 1').status === 0) break;
-    if (server.exitCode !== null || attempt > 150) throw new Refusal(`The database did not start in ${data}: ${log.split('\n').filter((line) => /error/i.test(line)).slice(-2).join(' ') || 'see if another Gambito is running there'}`);
+    if (server.exitCode !== null || attempt > 150)
+      throw new Refusal(
+        `The database did not start in ${data}: ${
+          log
+            .split('\n')
+            .filter((line) => /error/i.test(line))
+            .slice(-2)
+            .join(' ') || 'see if another Gambito is running there'
+        }`,
+      );
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
-  const granted = query(socket, "create user if not exists 'gambito'@'127.0.0.1' identified by 'gambito-loopback'; grant all on `gambito%`.* to 'gambito'@'127.0.0.1';");
+  const granted = query(
+    socket,
+    "create user if not exists 'gambito'@'127.0.0.1' identified by 'gambito-loopback'; grant all on `gambito%`.* to 'gambito'@'127.0.0.1';",
+  );
   if (granted.status !== 0) throw new Refusal(`The database refused its user: ${granted.stderr.trim()}`);
   return {
     port,

@@ -20,20 +20,27 @@ export function checkDisk(root) {
 
 /** @param packages command → Debian package */
 export function installDebian(packages) {
-  const missing = Object.entries(packages).filter(([command]) => !has(command)).map(([, name]) => name); // prettier-ignore
+  const missing = Object.entries(packages)
+    .filter(([command]) => !has(command))
+    .map(([, name]) => name);
   if (missing.length === 0) return;
-  if (!has('apt-get')) throw new Refusal(`Missing: ${missing.join(', ')}. This machine has no apt-get; install ${missing.join(' and ')} by hand and start again.`);
-  if (process.getuid?.() !== 0) throw new Refusal(`Missing: ${missing.join(', ')}. Installing needs root; run as root once, or: sudo apt-get install ${missing.join(' ')}`);
+  if (!has('apt-get'))
+    throw new Refusal(`Missing: ${missing.join(', ')}. This machine has no apt-get; install ${missing.join(' and ')} by hand and start again.`);
+  if (process.getuid?.() !== 0)
+    throw new Refusal(`Missing: ${missing.join(', ')}. Installing needs root; run as root once, or: sudo apt-get install ${missing.join(' ')}`);
   say(`Installing ${missing.join(', ')} …`);
   const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore', env: environment });
   const done = spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing], { encoding: 'utf8', env: environment });
-  if (done.status !== 0) throw new Refusal(`apt-get could not install ${missing.join(', ')}: ${(done.stderr || done.stdout).trim().split('\n').slice(-3).join(' ')}`);
+  if (done.status !== 0)
+    throw new Refusal(`apt-get could not install ${missing.join(', ')}: ${(done.stderr || done.stdout).trim().split('\n').slice(-3).join(' ')}`);
 }
 
 /** `npm ci` when the lock file has changed since the last one, or nothing is installed. */
 export function installDependencies(root) {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex'); // prettier-ignore
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const stamp = join(root, 'node_modules/.gambito-lock');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   say('Installing dependencies (npm ci) …');

@@ -7,7 +7,7 @@ export async function orRefuse(run) {
   try {
     await run();
   } catch (error) {
-    process.stderr.write(`${error instanceof Refusal ? error.message : error?.stack ?? error}\n`);
+    process.stderr.write(`${error instanceof Refusal ? error.message : (error?.stack ?? error)}\n`);
     process.exitCode = 1;
   }
 }

@@ -1,7 +1,29 @@
 /** The commands of gambito. Each reads, calls the core, prints. */
 import { dirname, resolve } from 'node:path';
 import { fileSchemas, jsonSchemaOf, presentAdapted, presentLoads, presentMovement, presentPrediction, rounded, type FileSchemaName } from '@gambito/contract';
-import { adapt, barePlace, compareScores, estimateCapacity, findMovement, formatClock, formatWorkout, markWords, movementOf, movements, nearestMovements, parseWorkout, planClock, readScore, tierAthlete, trimNumber, wordsOf, type Athlete, type Place, type Prediction, type Result } from '@gambito/core';
+import {
+  adapt,
+  barePlace,
+  compareScores,
+  estimateCapacity,
+  findMovement,
+  formatClock,
+  formatWorkout,
+  markWords,
+  movementOf,
+  movements,
+  nearestMovements,
+  parseWorkout,
+  planClock,
+  readScore,
+  tierAthlete,
+  trimNumber,
+  wordsOf,
+  type Athlete,
+  type Place,
+  type Prediction,
+  type Result,
+} from '@gambito/core';
 import Papa from 'papaparse';
 import { athleteFrom, describe, peopleFrom, rulesFrom, workoutFrom } from './inputs';
 import { InputError, print, printJson, readText, warn } from './io';
@@ -24,11 +46,17 @@ const need = (value: string | undefined, what: string): string => {
 function who(options: Options): { athlete: Athlete; place: Place } {
   if (options.tier && !options.athlete) return tierAthlete(options.tier, 'men');
   const athlete = athleteFrom(need(options.athlete, '--athlete FILE (or --tier NAME)'), options.date);
-  return options.tier ? { athlete: { ...tierAthlete(options.tier, athlete.category).athlete, name: athlete.name, bodyMassKg: athlete.bodyMassKg, statureM: athlete.statureM }, place: tierAthlete(options.tier, athlete.category).place } : { athlete, place: athlete.places[0] ?? barePlace };
+  return options.tier
+    ? {
+        athlete: { ...tierAthlete(options.tier, athlete.category).athlete, name: athlete.name, bodyMassKg: athlete.bodyMassKg, statureM: athlete.statureM },
+        place: tierAthlete(options.tier, athlete.category).place,
+      }
+    : { athlete, place: athlete.places[0] ?? barePlace };
 }
 
 const figure = (value: number, unit: Prediction['unit']): string => (unit === 'seconds' ? formatClock(value) : `${trimNumber(value, 1)} ${unit}`);
-const bandText = ({ unit, low, median, high }: Pick<Prediction, 'unit' | 'low' | 'median' | 'high'>): string => `${figure(median, unit)} (${figure(low, unit)} to ${figure(high, unit)})`;
+const bandText = ({ unit, low, median, high }: Pick<Prediction, 'unit' | 'low' | 'median' | 'high'>): string =>
+  `${figure(median, unit)} (${figure(low, unit)} to ${figure(high, unit)})`;
 
 function parseCommand(path: string, options: Options): number {
   const parsed = parseWorkout(readText(path));
@@ -38,7 +66,15 @@ function parseCommand(path: string, options: Options): number {
     for (const each of parsed.diagnostics) warn(describe(path, each));
     const { summary } = parsed;
     print(`${parsed.workout.title ?? 'Untitled'}: ${summary.clockSeconds === null ? 'no fixed length' : formatClock(summary.clockSeconds)}`);
-    summary.parts.forEach((part, index) => print(`${index + 1}. ${part.kind}${part.seconds === null ? (part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`) : ` ${formatClock(part.seconds)}`}; score: ${part.score}; ${Object.entries(part.reps).map(([id, count]) => `${count} ${wordsOf(id)}`).join(', ') || 'no counted reps'}`)); // prettier-ignore
+    summary.parts.forEach((part, index) =>
+      print(
+        `${index + 1}. ${part.kind}${part.seconds === null ? (part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`) : ` ${formatClock(part.seconds)}`}; score: ${part.score}; ${
+          Object.entries(part.reps)
+            .map(([id, count]) => `${count} ${wordsOf(id)}`)
+            .join(', ') || 'no counted reps'
+        }`,
+      ),
+    );
   }
   return failed ? 2 : 0;
 }
@@ -54,7 +90,9 @@ function adaptCommand(path: string, options: Options): number {
     return 0;
   }
   print(adapted.version.text);
-  for (const part of adapted.version.parts) for (const slot of part.slots) print(`${slot.mark.padEnd(2)} ${markWords[slot.mark]}: ${slot.reason}${slot.givesUp.length > 0 ? ` Gives up: ${slot.givesUp.join(', ')}.` : ''}`);
+  for (const part of adapted.version.parts)
+    for (const slot of part.slots)
+      print(`${slot.mark.padEnd(2)} ${markWords[slot.mark]}: ${slot.reason}${slot.givesUp.length > 0 ? ` Gives up: ${slot.givesUp.join(', ')}.` : ''}`);
   print(`Predicted: ${bandText(adapted.predicted)}. Drift ${adapted.drift.total.toFixed(2)} (time ${(adapted.drift.time * 100).toFixed(0)} %).`);
   for (const each of adapted.warnings) warn(`warning: ${each.message}`);
   for (const each of adapted.assumed) warn(`assumed: ${each}`);
@@ -68,7 +106,11 @@ function predictCommand(path: string, options: Options): number {
   if (options.json) printJson(predicted);
   else {
     print(`Predicted: ${bandText(predicted.predicted)}`);
-    predicted.pacing.sets.forEach((each, index) => print(`  ${wordsOf(each.movement)}: ${each.first.join('-')}${each.later.join() === each.first.join() ? '' : `, later ${each.later.join('-')}`}${predicted.pacing.limiting === index ? ' (decides the score)' : ''}`));
+    predicted.pacing.sets.forEach((each, index) =>
+      print(
+        `  ${wordsOf(each.movement)}: ${each.first.join('-')}${each.later.join() === each.first.join() ? '' : `, later ${each.later.join('-')}`}${predicted.pacing.limiting === index ? ' (decides the score)' : ''}`,
+      ),
+    );
     for (const each of predicted.assumed) warn(`assumed: ${each}`);
   }
   return 0;
@@ -78,10 +120,19 @@ function compareCommand(path: string, options: Options): number {
   const { workout } = workoutFrom(path);
   const resultsPath = need(options.results, '--results RESULTS.csv');
   const people = peopleFrom(need(options.people, '--people DIR'), options.date);
-  const csv = Papa.parse<Record<string, string>>(readText(resultsPath).replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy', transformHeader: (header) => header.trim().toLowerCase() });
-  const problems: { message: string }[] = csv.errors.filter((each) => each.code !== 'UndetectableDelimiter').map((each) => ({ message: `${resultsPath}:${(each.row ?? 0) + 2}: ${each.message}` }));
+  const csv = Papa.parse<Record<string, string>>(readText(resultsPath).replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (header) => header.trim().toLowerCase(),
+  });
+  const problems: { message: string }[] = csv.errors
+    .filter((each) => each.code !== 'UndetectableDelimiter')
+    .map((each) => ({ message: `${resultsPath}:${(each.row ?? 0) + 2}: ${each.message}` }));
   const missing = ['athlete', 'version', 'score'].filter((column) => !(csv.meta.fields ?? []).includes(column));
-  if (missing.length > 0) throw new InputError([{ message: `${resultsPath}: the column${missing.length > 1 ? 's' : ''} ${missing.join(', ')} missing; expected athlete, version, score.` }]);
+  if (missing.length > 0)
+    throw new InputError([
+      { message: `${resultsPath}: the column${missing.length > 1 ? 's' : ''} ${missing.join(', ')} missing; expected athlete, version, score.` },
+    ]);
   const results = csv.data.flatMap((row, index): Result[] => {
     const line = `${resultsPath}:${index + 2}`;
     const athlete = people.get((row['athlete'] ?? '').trim().toLowerCase());
@@ -91,7 +142,8 @@ function compareCommand(path: string, options: Options): number {
     if (!score) problems.push({ message: `${line}: “${row['score'] ?? ''}” is no score; expected such as 7+12, 8:41, 182, CAP+14 or 92.5 kg.` });
     if (!athlete || !score) return [];
     try {
-      const version = versionName === '' || versionName.toLowerCase() === 'original' ? workout : workoutFrom(resolve(dirname(resultsPath), versionName)).workout;
+      const version =
+        versionName === '' || versionName.toLowerCase() === 'original' ? workout : workoutFrom(resolve(dirname(resultsPath), versionName)).workout;
       return [{ athlete, version, versionName: versionName || 'original', score, scoreText: (row['score'] ?? '').trim() }];
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
@@ -102,7 +154,11 @@ function compareCommand(path: string, options: Options): number {
   if (problems.length > 0) throw new InputError(problems);
   const board = rounded(compareScores(workout, results));
   if (options.json) printJson({ board });
-  else for (const row of board) print(`${String(row.rank).padStart(3)}  ${row.athlete.padEnd(16)} ${row.score.padEnd(10)} ${row.equivalent ? `= ${bandText({ ...row.equivalent } as Prediction)}, index ${row.index}` : ''}  ${row.verdict}`);
+  else
+    for (const row of board)
+      print(
+        `${String(row.rank).padStart(3)}  ${row.athlete.padEnd(16)} ${row.score.padEnd(10)} ${row.equivalent ? `= ${bandText({ ...row.equivalent } as Prediction)}, index ${row.index}` : ''}  ${row.verdict}`,
+      );
   return 0;
 }
 
@@ -119,7 +175,18 @@ function movementsCommand(name: string | undefined, options: Options): number {
   }
   const movement = presentMovement(movementOf(id));
   if (options.json) printJson({ movement });
-  else print([movement.name, `needs: ${movement.needs || 'nothing'}`, ...movement.standards.map((each) => `+ ${each}`), ...movement.noReps.map((each) => `- ${each}`), ...movement.cautions.map((each) => `! ${each}`), `easier: ${movement.easier.join(', ') || 'none'}`, `harder: ${movement.harder.join(', ') || 'none'}`].join('\n'));
+  else
+    print(
+      [
+        movement.name,
+        `needs: ${movement.needs || 'nothing'}`,
+        ...movement.standards.map((each) => `+ ${each}`),
+        ...movement.noReps.map((each) => `- ${each}`),
+        ...movement.cautions.map((each) => `! ${each}`),
+        `easier: ${movement.easier.join(', ') || 'none'}`,
+        `harder: ${movement.harder.join(', ') || 'none'}`,
+      ].join('\n'),
+    );
   return 0;
 }
 
@@ -134,12 +201,15 @@ function loadsCommand(path: string, options: Options): number {
 function clockCommand(path: string, options: Options): number {
   const plan = planClock(workoutFrom(path).workout);
   if (options.json) printJson(plan);
-  else for (const cue of plan.cues) print(`${formatClock(cue.atSeconds).padStart(6)}  ${cue.kind.padEnd(8)} ${cue.text}${cue.lines.length > 0 ? `: ${cue.lines.join(', ')}` : ''}`);
+  else
+    for (const cue of plan.cues)
+      print(`${formatClock(cue.atSeconds).padStart(6)}  ${cue.kind.padEnd(8)} ${cue.text}${cue.lines.length > 0 ? `: ${cue.lines.join(', ')}` : ''}`);
   return 0;
 }
 
 function schemaCommand(name: string | undefined): number {
-  if (!name || !(name in fileSchemas)) throw new InputError([{ message: `${name ? `“${name}” is no schema; e` : 'E'}xpected one of ${Object.keys(fileSchemas).join(', ')}.` }]);
+  if (!name || !(name in fileSchemas))
+    throw new InputError([{ message: `${name ? `“${name}” is no schema; e` : 'E'}xpected one of ${Object.keys(fileSchemas).join(', ')}.` }]);
   printJson(jsonSchemaOf(name as FileSchemaName));
   return 0;
 }

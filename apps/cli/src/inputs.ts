@@ -5,7 +5,8 @@ import { readPlain } from '@gambito/contract';
 import { parseWorkout, readAthlete, readRules, type Athlete, type Diagnostic, type HouseRules, type ParsedWorkout } from '@gambito/core';
 import { InputError, readText, warn } from './io';
 
-export const describe = (path: string, each: Diagnostic): string => `${path}:${each.line}:${each.column}: ${each.level}: ${each.message}${each.suggestion ? ` (try “${each.suggestion}”)` : ''}`;
+export const describe = (path: string, each: Diagnostic): string =>
+  `${path}:${each.line}:${each.column}: ${each.level}: ${each.message}${each.suggestion ? ` (try “${each.suggestion}”)` : ''}`;
 
 /** A workout that can be computed with; unreadable text is refused with all its diagnostics. */
 export function workoutFrom(path: string): ParsedWorkout {
@@ -41,7 +42,9 @@ export function rulesFrom(path: string | undefined): HouseRules | undefined {
 export function peopleFrom(directory: string, date: string): Map<string, Athlete> {
   let files: string[];
   try {
-    files = readdirSync(directory).filter((file) => /\.(?:ya?ml|json)$/i.test(file)).sort(); // prettier-ignore
+    files = readdirSync(directory)
+      .filter((file) => /\.(?:ya?ml|json)$/i.test(file))
+      .sort();
   } catch {
     throw new InputError([{ message: `${directory}: cannot be read; expected a directory with one athlete file a name.` }]);
   }

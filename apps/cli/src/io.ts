@@ -3,7 +3,9 @@ import { readFileSync } from 'node:fs';
 
 /** The input is wrong; every problem is listed. Exit 2. */
 export class InputError extends Error {
-  constructor(readonly problems: readonly { readonly message: string; readonly line?: number; readonly column?: number; readonly nearest?: readonly string[] }[]) {
+  constructor(
+    readonly problems: readonly { readonly message: string; readonly line?: number; readonly column?: number; readonly nearest?: readonly string[] }[],
+  ) {
     super(problems.map((each) => each.message).join('\n'));
   }
 }
@@ -12,7 +14,11 @@ export function readText(path: string): string {
   try {
     return readFileSync(path === '-' ? 0 : path, 'utf8');
   } catch (error) {
-    throw new InputError([{ message: `${path}: cannot be read (${error instanceof Error && 'code' in error ? String(error.code) : 'unknown error'}); expected the path of a file, or “-” for standard input.` }]);
+    throw new InputError([
+      {
+        message: `${path}: cannot be read (${error instanceof Error && 'code' in error ? String(error.code) : 'unknown error'}); expected the path of a file, or “-” for standard input.`,
+      },
+    ]);
   }
 }
 

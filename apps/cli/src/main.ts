@@ -8,16 +8,35 @@ function main(): number {
   try {
     const { values, positionals } = parseArgs({
       allowPositionals: true,
-      options: { json: { type: 'boolean', default: false }, athlete: { type: 'string' }, rules: { type: 'string' }, results: { type: 'string' }, people: { type: 'string' }, tier: { type: 'string' }, date: { type: 'string' }, seed: { type: 'string' } },
+      options: {
+        json: { type: 'boolean', default: false },
+        athlete: { type: 'string' },
+        rules: { type: 'string' },
+        results: { type: 'string' },
+        people: { type: 'string' },
+        tier: { type: 'string' },
+        date: { type: 'string' },
+        seed: { type: 'string' },
+      },
     });
     json = values.json ?? false;
     const date = values.date ?? new Date().toISOString().slice(0, 10);
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || Number.isNaN(Date.parse(date))) throw new InputError([{ message: `--date: “${date}” is no date; expected YYYY-MM-DD.` }]);
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || Number.isNaN(Date.parse(date)))
+      throw new InputError([{ message: `--date: “${date}” is no date; expected YYYY-MM-DD.` }]);
     const seed = Number(values.seed ?? 1);
     if (!Number.isInteger(seed)) throw new InputError([{ message: `--seed: “${values.seed ?? ''}” is no whole number.` }]);
     const [command, ...rest] = positionals;
     const { athlete, rules, results, people, tier } = values;
-    return runCommand(command, command === 'movements' ? rest.join(' ') || undefined : rest[0], { json, date, seed, ...(athlete ? { athlete } : {}), ...(rules ? { rules } : {}), ...(results ? { results } : {}), ...(people ? { people } : {}), ...(tier ? { tier } : {}) });
+    return runCommand(command, command === 'movements' ? rest.join(' ') || undefined : rest[0], {
+      json,
+      date,
+      seed,
+      ...(athlete ? { athlete } : {}),
+      ...(rules ? { rules } : {}),
+      ...(results ? { results } : {}),
+      ...(people ? { people } : {}),
+      ...(tier ? { tier } : {}),
+    });
   } catch (error) {
     if (error instanceof InputError) {
       for (const each of error.problems) warn(each.message);

@@ -32,6 +32,10 @@ try {
   await app.listen({ port: config.port, host: config.host });
   process.stdout.write(`Gambito: http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${config.port}${config.demo ? ' (demo)' : ''}\n`);
 } catch (error) {
-  process.stderr.write(error instanceof Error && 'code' in error && error.code === 'EADDRINUSE' ? `Port ${config.port} is taken; choose another one: npm start -- --port ${config.port + 1}\n` : `${String(error)}\n`);
+  process.stderr.write(
+    error instanceof Error && 'code' in error && error.code === 'EADDRINUSE'
+      ? `Port ${config.port} is taken; choose another one: npm start -- --port ${config.port + 1}\n`
+      : `${String(error)}\n`,
+  );
   process.exit(1);
 }

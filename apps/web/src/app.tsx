@@ -21,7 +21,15 @@ const BoardScreen = lazy(async () => ({ default: (await import('./board/board-sc
 const AthleteScreen = lazy(async () => ({ default: (await import('./athlete/athlete-screen')).AthleteScreen }));
 const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
 
-const client = new QueryClient({ defaultOptions: { queries: { staleTime: 10_000, refetchOnWindowFocus: true, retry: (count, error) => !(error instanceof ApiError && error.problem.status >= 400 && error.problem.status < 500) && count < 2 } } });
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      refetchOnWindowFocus: true,
+      retry: (count, error) => !(error instanceof ApiError && error.problem.status >= 400 && error.problem.status < 500) && count < 2,
+    },
+  },
+});
 
 function SignedIn() {
   const { data: me, error, refetch } = useMe();
@@ -60,7 +68,10 @@ export function App() {
           </Routes>
         </Waiting>
       </BrowserRouter>
-      <Toaster position="bottom-center" toastOptions={{ className: 'font-sans', style: { background: 'var(--sheet)', color: 'var(--ink)', borderColor: 'var(--line)' } }} />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{ className: 'font-sans', style: { background: 'var(--sheet)', color: 'var(--ink)', borderColor: 'var(--line)' } }}
+      />
     </QueryClientProvider>
   );
 }

@@ -29,12 +29,36 @@ export const athleteFileSchema = z.object({
   place: placeFile.optional(),
   places: z.array(placeFile).optional(),
 });
-export const rulesFileSchema = z.object(Object.fromEntries(Object.entries(ruleSpecs).map(([key, spec]) => [key, z.enum(spec.options.map((each) => each.value) as [string, ...string[]]).describe(`${spec.question}. ${spec.why}`).optional()])));
+export const rulesFileSchema = z.object(
+  Object.fromEntries(
+    Object.entries(ruleSpecs).map(([key, spec]) => [
+      key,
+      z
+        .enum(spec.options.map((each) => each.value) as [string, ...string[]])
+        .describe(`${spec.question}. ${spec.why}`)
+        .optional(),
+    ]),
+  ),
+);
 
 const band = { unit: z.enum(['seconds', 'rounds', 'reps', 'kg']), low: z.number(), median: z.number(), high: z.number() };
 export const reachedSchema = z.object({ part: z.number(), slot: z.number(), rung: z.number() }).nullable();
-export const predictedSchema = z.object({ ...band, perPart: z.array(z.object({ part: z.number(), set: z.number().nullable(), ...band })), reached: reachedSchema });
-export const driftSchema = z.object({ total: z.number(), time: z.number(), load: z.number(), pattern: z.number(), volume: z.number(), breathing: z.number(), grip: z.number(), skill: z.number(), scoreType: z.number() });
+export const predictedSchema = z.object({
+  ...band,
+  perPart: z.array(z.object({ part: z.number(), set: z.number().nullable(), ...band })),
+  reached: reachedSchema,
+});
+export const driftSchema = z.object({
+  total: z.number(),
+  time: z.number(),
+  load: z.number(),
+  pattern: z.number(),
+  volume: z.number(),
+  breathing: z.number(),
+  grip: z.number(),
+  skill: z.number(),
+  scoreType: z.number(),
+});
 const fallback = z.object({ movement: z.string(), reps: z.array(z.number()), when: z.string() }).nullable();
 export const versionSlotSchema = z.object({
   original: z.object({ movement: z.string(), reps: z.array(z.number()).nullable(), loadKg: z.number().nullable() }).nullable(),
@@ -56,23 +80,66 @@ export const versionSlotSchema = z.object({
   window: z.number().nullable(),
   block: z.number().nullable(),
 });
-export const versionPartSchema = z.object({ kind: z.string(), capSeconds: z.number().nullable(), seconds: z.number().nullable(), rounds: z.number().nullable(), sets: z.number().nullable(), setSeconds: z.number().nullable(), restSeconds: z.number().nullable(), from: z.array(z.number()), slots: z.array(versionSlotSchema) });
+export const versionPartSchema = z.object({
+  kind: z.string(),
+  capSeconds: z.number().nullable(),
+  seconds: z.number().nullable(),
+  rounds: z.number().nullable(),
+  sets: z.number().nullable(),
+  setSeconds: z.number().nullable(),
+  restSeconds: z.number().nullable(),
+  from: z.array(z.number()),
+  slots: z.array(versionSlotSchema),
+});
 export const warningSchema = z.object({ code: z.string(), message: z.string() });
 export const adaptSchema = z.object({
   version: z.object({ parts: z.array(versionPartSchema), text: z.string() }),
-  intent: z.object({ window: windowSchema.nullable(), parts: z.array(z.object({ window: windowSchema.nullable(), target: z.number().nullable() })), words: z.array(z.string()), shortened: z.number() }),
+  intent: z.object({
+    window: windowSchema.nullable(),
+    parts: z.array(z.object({ window: windowSchema.nullable(), target: z.number().nullable() })),
+    words: z.array(z.string()),
+    shortened: z.number(),
+  }),
   predicted: predictedSchema,
   drift: driftSchema,
   warnings: z.array(warningSchema),
   assumed: z.array(z.string()),
 });
-export const diagnosticSchema = z.object({ code: z.string(), line: z.number(), column: z.number(), length: z.number(), level: z.enum(['error', 'warning', 'info']), message: z.string(), suggestion: z.string().optional() });
+export const diagnosticSchema = z.object({
+  code: z.string(),
+  line: z.number(),
+  column: z.number(),
+  length: z.number(),
+  level: z.enum(['error', 'warning', 'info']),
+  message: z.string(),
+  suggestion: z.string().optional(),
+});
 export const summarySchema = z.object({
   clockSeconds: z.number().nullable(),
-  parts: z.array(z.object({ kind: z.string(), seconds: z.number().nullable(), capSeconds: z.number().nullable(), setSeconds: z.number().nullable(), rounds: z.number().nullable(), sets: z.number().nullable(), reps: z.record(z.string(), z.number()), window: windowSchema.nullable(), score: z.string() })),
+  parts: z.array(
+    z.object({
+      kind: z.string(),
+      seconds: z.number().nullable(),
+      capSeconds: z.number().nullable(),
+      setSeconds: z.number().nullable(),
+      rounds: z.number().nullable(),
+      sets: z.number().nullable(),
+      reps: z.record(z.string(), z.number()),
+      window: windowSchema.nullable(),
+      score: z.string(),
+    }),
+  ),
 });
 export const parseSchema = z.object({ workout: workoutSchema, summary: summarySchema, diagnostics: z.array(diagnosticSchema) });
-export const predictSchema = z.object({ predicted: predictedSchema, pacing: z.object({ sets: z.array(z.object({ part: z.number(), slot: z.number(), movement: z.string(), first: z.array(z.number()), later: z.array(z.number()) })), breaks: z.array(z.object({ part: z.number(), slot: z.number(), seconds: z.number(), planB: z.string().nullable() })), limiting: z.number().nullable() }), assumed: z.array(z.string()) });
+export const predictSchema = z.object({
+  predicted: predictedSchema,
+  pacing: z.object({
+    sets: z.array(z.object({ part: z.number(), slot: z.number(), movement: z.string(), first: z.array(z.number()), later: z.array(z.number()) })),
+    breaks: z.array(z.object({ part: z.number(), slot: z.number(), seconds: z.number(), planB: z.string().nullable() })),
+    limiting: z.number().nullable(),
+  }),
+  assumed: z.array(z.string()),
+});
 export const boardRowSchema = z.object({
   athlete: z.string(),
   version: z.string(),
@@ -85,12 +152,46 @@ export const boardRowSchema = z.object({
   elasticity: z.number().nullable(),
 });
 export const compareSchema = z.object({ board: z.array(boardRowSchema) });
-export const loadSchema = z.object({ implement: z.string(), count: z.union([z.literal(1), z.literal(2)]), kg: z.number(), text: z.string(), platesPerSideKg: z.array(z.number()).optional(), approximate: z.literal(true).optional() });
+export const loadSchema = z.object({
+  implement: z.string(),
+  count: z.union([z.literal(1), z.literal(2)]),
+  kg: z.number(),
+  text: z.string(),
+  platesPerSideKg: z.array(z.number()).optional(),
+  approximate: z.literal(true).optional(),
+});
 export const loadsSchema = z.object({ loads: z.array(loadSchema) });
-export const cueSchema = z.object({ atSeconds: z.number(), kind: z.enum(['countIn', 'work', 'rest', 'interval', 'cap', 'open', 'end']), text: z.string(), part: z.number(), lengthSeconds: z.number().nullable(), lines: z.array(z.string()) });
+export const cueSchema = z.object({
+  atSeconds: z.number(),
+  kind: z.enum(['countIn', 'work', 'rest', 'interval', 'cap', 'open', 'end']),
+  text: z.string(),
+  part: z.number(),
+  lengthSeconds: z.number().nullable(),
+  lines: z.array(z.string()),
+});
 export const clockSchema = z.object({ cues: z.array(cueSchema), totalSeconds: z.number().nullable() });
-export const movementSchema = z.object({ id: z.string(), name: z.string(), aliases: z.array(z.string()), patterns: z.record(z.string(), z.number()), muscles: z.record(z.string(), z.number()), needs: z.string(), unit: z.string(), side: z.string(), skill: z.number(), standards: z.array(z.string()), noReps: z.array(z.string()), cautions: z.array(z.string()), easier: z.array(z.string()), harder: z.array(z.string()), avoid: z.array(z.string()) });
-export const resultsRowSchema = z.object({ athlete: z.string(), version: z.string().describe('path of a workout text file, or "original"'), score: z.string().describe('7+12, 8:41, 182, CAP+14, 92.5 kg') });
+export const movementSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  aliases: z.array(z.string()),
+  patterns: z.record(z.string(), z.number()),
+  muscles: z.record(z.string(), z.number()),
+  needs: z.string(),
+  unit: z.string(),
+  side: z.string(),
+  skill: z.number(),
+  standards: z.array(z.string()),
+  noReps: z.array(z.string()),
+  cautions: z.array(z.string()),
+  easier: z.array(z.string()),
+  harder: z.array(z.string()),
+  avoid: z.array(z.string()),
+});
+export const resultsRowSchema = z.object({
+  athlete: z.string(),
+  version: z.string().describe('path of a workout text file, or "original"'),
+  score: z.string().describe('7+12, 8:41, 182, CAP+14, 92.5 kg'),
+});
 
 export const fileSchemas = {
   workout: workoutSchema,

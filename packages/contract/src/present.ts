@@ -27,7 +27,23 @@ export function presentLoads(kit: readonly KitItem[]): z.infer<typeof loadsSchem
 
 export function presentMovement(movement: Movement): z.infer<typeof movementSchema> {
   const { id, name, aliases, patterns, muscles, needsText, unit, side, skill, standards, noReps, cautions, easier, harder, avoid } = movement;
-  return rounded({ id, name, aliases: [...aliases], patterns: { ...patterns } as Record<string, number>, muscles: { ...muscles } as Record<string, number>, needs: needsText, unit, side, skill, standards: [...standards], noReps: [...noReps], cautions: [...cautions], easier: [...easier], harder: [...harder], avoid: [...avoid] });
+  return rounded({
+    id,
+    name,
+    aliases: [...aliases],
+    patterns: { ...patterns } as Record<string, number>,
+    muscles: { ...muscles } as Record<string, number>,
+    needs: needsText,
+    unit,
+    side,
+    skill,
+    standards: [...standards],
+    noReps: [...noReps],
+    cautions: [...cautions],
+    easier: [...easier],
+    harder: [...harder],
+    avoid: [...avoid],
+  });
 }
 
 export function presentPrediction(workout: Workout, capacity: Capacity, seed: number): z.infer<typeof predictSchema> {

@@ -16,7 +16,9 @@ const count = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('matchTime') }),
 ]);
 const load = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('mass'), men: figure, women: figure, count: z.union([z.literal(1), z.literal(2)]), unit: z.enum(['kg', 'lb']) }).describe('kilograms of one implement'),
+  z
+    .object({ kind: z.literal('mass'), men: figure, women: figure, count: z.union([z.literal(1), z.literal(2)]), unit: z.enum(['kg', 'lb']) })
+    .describe('kilograms of one implement'),
   z.object({ kind: z.literal('share'), men: figure, women: figure }),
   z.object({ kind: z.literal('any') }),
 ]);
@@ -53,7 +55,13 @@ const item: z.ZodType<Item> = z.lazy(() => z.union([slot as unknown as z.ZodType
 const items = z.array(item);
 
 export const scoreKindSchema = z.enum(['time', 'rounds', 'reps', 'load', 'distance', 'calories', 'eachSet', 'sum', 'done']);
-export const windowSchema = z.object({ low: figure.nullable(), high: figure.nullable(), usual: figure.optional(), unit: z.enum(['seconds', 'rounds', 'reps', 'kg']), per: z.enum(['round', 'set', 'part', 'workout']) });
+export const windowSchema = z.object({
+  low: figure.nullable(),
+  high: figure.nullable(),
+  usual: figure.optional(),
+  unit: z.enum(['seconds', 'rounds', 'reps', 'kg']),
+  per: z.enum(['round', 'set', 'part', 'workout']),
+});
 const base = {
   name: z.string().nullable(),
   score: scoreKindSchema,
@@ -71,7 +79,13 @@ const part = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('amrap'), ...base, seconds: range, sets: figure, restBetween: range.nullable(), items }),
   z.object({ kind: z.literal('forTime'), ...base, capSeconds: seconds.nullable(), capPerSet: z.boolean(), sets: figure, restBetween: range.nullable(), items }),
   z.object({ kind: z.literal('every'), ...base, intervalSeconds: seconds, count: figure, capSeconds: seconds.nullable(), stations: z.array(items) }),
-  z.object({ kind: z.literal('intervals'), ...base, segments: z.array(z.object({ workSeconds: seconds, restSeconds: seconds })), circuitRounds: figure.nullable(), stations: z.array(items) }),
+  z.object({
+    kind: z.literal('intervals'),
+    ...base,
+    segments: z.array(z.object({ workSeconds: seconds, restSeconds: seconds })),
+    circuitRounds: figure.nullable(),
+    stations: z.array(items),
+  }),
   z.object({ kind: z.literal('windows'), ...base, intervalSeconds: seconds, count: figure, capSeconds: seconds.nullable(), windows: z.array(items) }),
   z.object({ kind: z.literal('maxLoad'), ...base, seconds, items }),
   z.object({ kind: z.literal('strength'), ...base, everySeconds: seconds.nullable(), sets: figure, restBetween: range.nullable(), items }),
@@ -79,7 +93,13 @@ const part = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('quality'), ...base, seconds: seconds.nullable(), items }),
 ]);
 
-export const workoutSchema = z.object({ title: z.string().nullable(), intent: z.string().nullable(), notes: z.array(z.string()), parts: z.array(part), tiers: z.array(z.object({ name: z.string(), parts: z.array(part) })) });
+export const workoutSchema = z.object({
+  title: z.string().nullable(),
+  intent: z.string().nullable(),
+  notes: z.array(z.string()),
+  parts: z.array(part),
+  tiers: z.array(z.object({ name: z.string(), parts: z.array(part) })),
+});
 
 /** Fails to compile when the schema and core's type drift apart. */
 type Held = z.infer<typeof workoutSchema> extends Workout ? true : never;

@@ -13,7 +13,15 @@ export interface StoredAthlete {
 const show = ({ id, name, file, revision }: AthleteRow): StoredAthlete => ({ id, name, file, revision });
 
 export async function listAthletes(coachId: number): Promise<StoredAthlete[]> {
-  return (await AthleteRow.findAll({ where: { coachId, deletedAt: null }, order: [['name', 'ASC'], ['id', 'ASC']] })).map(show); // prettier-ignore
+  return (
+    await AthleteRow.findAll({
+      where: { coachId, deletedAt: null },
+      order: [
+        ['name', 'ASC'],
+        ['id', 'ASC'],
+      ],
+    })
+  ).map(show);
 }
 
 export async function findAthlete(coachId: number, id: number, deleted = false): Promise<AthleteRow> {
@@ -23,7 +31,7 @@ export async function findAthlete(coachId: number, id: number, deleted = false):
 }
 
 export async function saveAthlete(coachId: number, id: number | null, file: Record<string, unknown>, revision: number | null): Promise<StoredAthlete> {
-  const name = String(file['name'] ?? '').trim() || 'Athlete'; // prettier-ignore
+  const name = String(file['name'] ?? '').trim() || 'Athlete';
   if (id === null) return show(await AthleteRow.create({ coachId, name, file, revision: 1, deletedAt: null }));
   const row = await findAthlete(coachId, id);
   if (revision !== null && row.revision !== revision) throw new Problem('changed_elsewhere', null, { current: show(row) });

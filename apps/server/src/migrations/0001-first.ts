@@ -7,16 +7,75 @@ const reference = (model: string) => ({ type: DataTypes.INTEGER.UNSIGNED, allowN
 const times = { created_at: moment(), updated_at: moment() };
 
 export async function up(queries: QueryInterface): Promise<void> {
-  await queries.createTable('coaches', { id, email: { type: DataTypes.STRING(190), allowNull: false, unique: true }, name: { type: DataTypes.STRING(120), allowNull: false }, password_hash: { type: DataTypes.STRING(255), allowNull: false }, time_zone: { type: DataTypes.STRING(64), allowNull: false }, units: { type: DataTypes.STRING(2), allowNull: false }, rules: { type: DataTypes.JSON, allowNull: false }, ...times });
-  await queries.createTable('sessions', { token_hash: { type: DataTypes.CHAR(64), primaryKey: true }, coach_id: reference('coaches'), expires_at: moment(), ...times });
-  await queries.createTable('athletes', { id, coach_id: reference('coaches'), name: { type: DataTypes.STRING(120), allowNull: false }, file: { type: DataTypes.JSON, allowNull: false }, revision: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false }, deleted_at: moment(true), ...times });
-  await queries.createTable('workouts', { id, coach_id: reference('coaches'), title: { type: DataTypes.STRING(200), allowNull: false }, text: { type: DataTypes.TEXT, allowNull: false }, day: { type: DataTypes.DATEONLY, allowNull: true }, revision: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false }, deleted_at: moment(true), ...times });
+  await queries.createTable('coaches', {
+    id,
+    email: { type: DataTypes.STRING(190), allowNull: false, unique: true },
+    name: { type: DataTypes.STRING(120), allowNull: false },
+    password_hash: { type: DataTypes.STRING(255), allowNull: false },
+    time_zone: { type: DataTypes.STRING(64), allowNull: false },
+    units: { type: DataTypes.STRING(2), allowNull: false },
+    rules: { type: DataTypes.JSON, allowNull: false },
+    ...times,
+  });
+  await queries.createTable('sessions', {
+    token_hash: { type: DataTypes.CHAR(64), primaryKey: true },
+    coach_id: reference('coaches'),
+    expires_at: moment(),
+    ...times,
+  });
+  await queries.createTable('athletes', {
+    id,
+    coach_id: reference('coaches'),
+    name: { type: DataTypes.STRING(120), allowNull: false },
+    file: { type: DataTypes.JSON, allowNull: false },
+    revision: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+    deleted_at: moment(true),
+    ...times,
+  });
+  await queries.createTable('workouts', {
+    id,
+    coach_id: reference('coaches'),
+    title: { type: DataTypes.STRING(200), allowNull: false },
+    text: { type: DataTypes.TEXT, allowNull: false },
+    day: { type: DataTypes.DATEONLY, allowNull: true },
+    revision: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+    deleted_at: moment(true),
+    ...times,
+  });
   await queries.addIndex('workouts', ['coach_id', 'day']);
-  await queries.createTable('locks', { id, workout_id: reference('workouts'), athlete_id: reference('athletes'), locks: { type: DataTypes.JSON, allowNull: false }, ...times });
+  await queries.createTable('locks', {
+    id,
+    workout_id: reference('workouts'),
+    athlete_id: reference('athletes'),
+    locks: { type: DataTypes.JSON, allowNull: false },
+    ...times,
+  });
   await queries.addIndex('locks', ['workout_id', 'athlete_id'], { unique: true });
-  await queries.createTable('sends', { id, workout_id: reference('workouts'), athlete_id: reference('athletes'), token: { type: DataTypes.CHAR(32), allowNull: false, unique: true }, original_text: { type: DataTypes.TEXT, allowNull: false }, version_text: { type: DataTypes.TEXT, allowNull: false }, brief: { type: DataTypes.JSON, allowNull: false }, sent_at: moment(), revoked_at: moment(true), ...times });
+  await queries.createTable('sends', {
+    id,
+    workout_id: reference('workouts'),
+    athlete_id: reference('athletes'),
+    token: { type: DataTypes.CHAR(32), allowNull: false, unique: true },
+    original_text: { type: DataTypes.TEXT, allowNull: false },
+    version_text: { type: DataTypes.TEXT, allowNull: false },
+    brief: { type: DataTypes.JSON, allowNull: false },
+    sent_at: moment(),
+    revoked_at: moment(true),
+    ...times,
+  });
   await queries.addIndex('sends', ['workout_id', 'athlete_id'], { unique: true });
-  await queries.createTable('scores', { id, workout_id: reference('workouts'), athlete_id: reference('athletes'), score: { type: DataTypes.STRING(120), allowNull: false }, note: { type: DataTypes.STRING(1000), allowNull: false }, version_text: { type: DataTypes.TEXT, allowNull: false }, original_text: { type: DataTypes.TEXT, allowNull: false }, entered_by: { type: DataTypes.STRING(10), allowNull: false }, deleted_at: moment(true), ...times });
+  await queries.createTable('scores', {
+    id,
+    workout_id: reference('workouts'),
+    athlete_id: reference('athletes'),
+    score: { type: DataTypes.STRING(120), allowNull: false },
+    note: { type: DataTypes.STRING(1000), allowNull: false },
+    version_text: { type: DataTypes.TEXT, allowNull: false },
+    original_text: { type: DataTypes.TEXT, allowNull: false },
+    entered_by: { type: DataTypes.STRING(10), allowNull: false },
+    deleted_at: moment(true),
+    ...times,
+  });
   await queries.addIndex('scores', ['workout_id', 'athlete_id']);
 }
 

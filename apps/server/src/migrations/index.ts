@@ -1,6 +1,7 @@
 /** Migrations, oldest first. Each is applied once and never edited afterwards. */
 import { Umzug, SequelizeStorage } from 'umzug';
-import { QueryInterface, type Sequelize } from 'sequelize';
+import type { QueryInterface } from 'sequelize';
+import { type Sequelize } from 'sequelize';
 import * as first from './0001-first';
 
 const migrations = [{ name: '0001-first', up: first.up, down: first.down }];

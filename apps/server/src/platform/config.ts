@@ -28,7 +28,13 @@ export function readConfig(environment: Record<string, string | undefined>): Con
   return {
     port: read.GAMBITO_PORT,
     host: read.GAMBITO_HOST,
-    database: { host: read.GAMBITO_DB_HOST, port: read.GAMBITO_DB_PORT, name: read.GAMBITO_DB_NAME, user: read.GAMBITO_DB_USER, password: read.GAMBITO_DB_PASSWORD },
+    database: {
+      host: read.GAMBITO_DB_HOST,
+      port: read.GAMBITO_DB_PORT,
+      name: read.GAMBITO_DB_NAME,
+      user: read.GAMBITO_DB_USER,
+      password: read.GAMBITO_DB_PASSWORD,
+    },
     demo: read.GAMBITO_DEMO !== '',
     webDirectory: read.GAMBITO_WEB ?? null,
     logLevel: read.GAMBITO_LOG,

@@ -30,7 +30,14 @@ export class Problem extends Error {
   }
 }
 
-export const problemSchema = z.object({ type: z.string(), title: z.string(), status: z.number(), code: z.string(), detail: z.string().optional(), fields: z.array(z.object({ path: z.string(), message: z.string() })).optional() });
+export const problemSchema = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.number(),
+  code: z.string(),
+  detail: z.string().optional(),
+  fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+});
 
 function body(code: ErrorCode, detail: string | null, extra: Readonly<Record<string, unknown>> = {}) {
   return { type: `urn:gambito:problem:${code}`, title: registry[code].title, status: registry[code].status, code, ...(detail ? { detail } : {}), ...extra };
@@ -38,11 +45,18 @@ function body(code: ErrorCode, detail: string | null, extra: Readonly<Record<str
 
 export function registerErrors(app: FastifyInstance): void {
   app.setErrorHandler((error: FastifyError, request, reply) => {
-    const send = (code: ErrorCode, detail: string | null, extra: Readonly<Record<string, unknown>> = {}) => reply.code(registry[code].status).type('application/problem+json').send(body(code, detail, extra)); // prettier-ignore
+    const send = (code: ErrorCode, detail: string | null, extra: Readonly<Record<string, unknown>> = {}) =>
+      reply
+        .code(registry[code].status)
+        .type('application/problem+json')
+        .send(body(code, detail, extra));
     if (error instanceof Problem) return send(error.code, error.detail, error.extra);
     if (hasZodFastifySchemaValidationErrors(error)) {
-      const fields = error.validation.map((each) => ({ path: each.instancePath.replace(/^\//, '').replaceAll('/', '.'), message: each.message ?? 'unreadable' }));
-      return send('invalid_input', fields.map((each) => `${each.path || 'input'}: ${each.message}`).join('; '), { fields }); // prettier-ignore
+      const fields = error.validation.map((each) => ({
+        path: each.instancePath.replace(/^\//, '').replaceAll('/', '.'),
+        message: each.message ?? 'unreadable',
+      }));
+      return send('invalid_input', fields.map((each) => `${each.path || 'input'}: ${each.message}`).join('; '), { fields });
     }
     if (error.statusCode === 413) return send('too_large', null);
     if (error.statusCode === 429) return send('too_many', null);

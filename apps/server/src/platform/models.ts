@@ -73,11 +73,56 @@ const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
 const maybe = () => ({ type: DataTypes.DATE(3), allowNull: true });
 
 export function defineModels(sequelize: Sequelize): void {
-  CoachRow.init({ id: id(), email: string(190), name: string(120), passwordHash: string(255), timeZone: string(64), units: string(2), rules: json() }, { sequelize, tableName: 'coaches' });
+  CoachRow.init(
+    { id: id(), email: string(190), name: string(120), passwordHash: string(255), timeZone: string(64), units: string(2), rules: json() },
+    { sequelize, tableName: 'coaches' },
+  );
   SessionRow.init({ tokenHash: { type: DataTypes.CHAR(64), primaryKey: true }, coachId: number(), expiresAt: moment() }, { sequelize, tableName: 'sessions' });
-  AthleteRow.init({ id: id(), coachId: number(), name: string(120), file: json(), revision: number(), deletedAt: maybe() }, { sequelize, tableName: 'athletes' });
-  WorkoutRow.init({ id: id(), coachId: number(), title: string(200), text: text(), day: { type: DataTypes.DATEONLY, allowNull: true }, revision: number(), deletedAt: maybe(), updatedAt: moment() }, { sequelize, tableName: 'workouts' });
+  AthleteRow.init(
+    { id: id(), coachId: number(), name: string(120), file: json(), revision: number(), deletedAt: maybe() },
+    { sequelize, tableName: 'athletes' },
+  );
+  WorkoutRow.init(
+    {
+      id: id(),
+      coachId: number(),
+      title: string(200),
+      text: text(),
+      day: { type: DataTypes.DATEONLY, allowNull: true },
+      revision: number(),
+      deletedAt: maybe(),
+      updatedAt: moment(),
+    },
+    { sequelize, tableName: 'workouts' },
+  );
   LockRow.init({ id: id(), workoutId: number(), athleteId: number(), locks: json() }, { sequelize, tableName: 'locks' });
-  SendRow.init({ id: id(), workoutId: number(), athleteId: number(), token: { type: DataTypes.CHAR(32), allowNull: false }, originalText: text(), versionText: text(), brief: json(), sentAt: moment(), revokedAt: maybe() }, { sequelize, tableName: 'sends' });
-  ScoreRow.init({ id: id(), workoutId: number(), athleteId: number(), score: string(120), note: string(1000), versionText: text(), originalText: text(), enteredBy: string(10), deletedAt: maybe(), createdAt: moment() }, { sequelize, tableName: 'scores' });
+  SendRow.init(
+    {
+      id: id(),
+      workoutId: number(),
+      athleteId: number(),
+      token: { type: DataTypes.CHAR(32), allowNull: false },
+      originalText: text(),
+      versionText: text(),
+      brief: json(),
+      sentAt: moment(),
+      revokedAt: maybe(),
+    },
+    { sequelize, tableName: 'sends' },
+  );
+  ScoreRow.init(
+    {
+      id: id(),
+      workoutId: number(),
+      athleteId: number(),
+      score: string(120),
+      note: string(1000),
+      versionText: text(),
+      originalText: text(),
+      enteredBy: string(10),
+      deletedAt: maybe(),
+      createdAt: moment(),
+    },
+    { sequelize, tableName: 'scores' },
+  );
 }

@@ -12,7 +12,9 @@ export const rulesOf = (coach: Pick<CoachRow, 'rules'>): HouseRules => readRules
 export function ruleRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
   const answer = z.object({ rules: z.record(z.string(), z.string()) });
-  app.get('/rules', { schema: { summary: 'The house rules', response: { 200: answer } } }, async (request) => ({ rules: { ...rulesOf(await requireCoach(request, now())) } }));
+  app.get('/rules', { schema: { summary: 'The house rules', response: { 200: answer } } }, async (request) => ({
+    rules: { ...rulesOf(await requireCoach(request, now())) },
+  }));
   app.put('/rules', { schema: { summary: 'Choose house rules', body: z.object({ rules: rulesFileSchema }), response: { 200: answer } } }, async (request) => {
     const coach = await requireCoach(request, now());
     const { rules } = readRules({ ...rulesOf(coach), ...request.body.rules });

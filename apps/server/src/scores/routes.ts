@@ -16,44 +16,88 @@ import { saveScore, scoresOf, setDeleted } from './store';
 
 const idParams = z.object({ id: z.coerce.number().int().positive() });
 const scoreParams = idParams.extend({ scoreId: z.coerce.number().int().positive() });
-const boardSchema = z.object({ board: z.array(boardRowSchema.extend({ scoreId: z.number(), athleteId: z.number(), note: z.string(), versionText: z.string() })), missing: z.array(z.object({ athleteId: z.number(), name: z.string(), sent: z.boolean() })), scoreKind: z.string(), school: z.string() });
+const boardSchema = z.object({
+  board: z.array(boardRowSchema.extend({ scoreId: z.number(), athleteId: z.number(), note: z.string(), versionText: z.string() })),
+  missing: z.array(z.object({ athleteId: z.number(), name: z.string(), sent: z.boolean() })),
+  scoreKind: z.string(),
+  school: z.string(),
+});
 
 export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
-  app.get('/workouts/:id/board', { schema: { summary: 'Every score carried over to the workout as written', params: idParams, response: { 200: boardSchema } } }, async (request) => {
-    const coach = await requireCoach(request, now());
-    const row = await findWorkout(coach.id, request.params.id);
-    const today = todayIn(coach.timeZone, now());
-    const [scores, athletes, sends] = await Promise.all([scoresOf(row.id), listAthletes(coach.id), SendRow.findAll({ where: { workoutId: row.id } })]);
-    const original = parseWorkout(row.text).workout;
-    const results = scores.flatMap((score): (Result & { scoreId: number; athleteId: number; note: string; versionText: string })[] => {
-      const stored = athletes.find((each) => each.id === score.athleteId);
-      const read = readScore(score.score);
-      if (!stored || !read) return [];
-      return [{ athlete: { ...athleteOf(stored, today), name: stored.name }, version: parseWorkout(score.versionText).workout, versionName: score.versionText === row.text ? 'original' : 'own version', score: read, scoreText: score.score, scoreId: score.id, athleteId: score.athleteId, note: score.note, versionText: score.versionText }];
-    });
-    const byName = new Map(results.map((each) => [each.athlete.name, each]));
-    const board = rounded(compareScores(original, results)).map((each) => {
-      const source = byName.get(each.athlete)!;
-      return { ...each, scoreId: source.scoreId, athleteId: source.athleteId, note: source.note, versionText: source.versionText };
-    });
-    const missing = athletes.filter((each) => !scores.some((score) => score.athleteId === each.id)).map((each) => ({ athleteId: each.id, name: each.name, sent: sends.some((sent) => sent.athleteId === each.id && sent.revokedAt === null) })); // prettier-ignore
-    return { board, missing, scoreKind: original.parts[scoredParts(original)[0] ?? 0]?.score ?? 'done', school: rulesOf(coach).board };
-  });
-  app.post('/workouts/:id/scores', { schema: { summary: 'Log or correct a score', params: idParams, body: z.object({ athleteId: z.number().int().positive(), score: z.string().trim().min(1).max(120), note: z.string().max(1000).default('') }) } }, async (request) => {
-    const coach = await requireCoach(request, now());
-    const row = await findWorkout(coach.id, request.params.id);
-    const stored = await findAthlete(coach.id, request.body.athleteId);
-    const sent = await SendRow.findOne({ where: { workoutId: row.id, athleteId: stored.id } });
-    const locks = (await locksOf(row.id)).find((each) => each.athleteId === stored.id)?.locks ?? [];
-    const versionText = sent?.versionText ?? makeBrief(row.text, athleteOf(stored, todayIn(coach.timeZone, now())), rulesOf(coach), locks).versionText;
-    const version = parseWorkout(versionText).workout;
-    const kind = (version.parts[scoredParts(version)[0] ?? 0]?.score ?? 'done') as ScoreKind;
-    const score = readScore(request.body.score);
-    if (!score || !fitsKind(score, kind)) throw new Problem('bad_score', `“${request.body.score}”: expected ${expectedScore(kind)}.`);
-    const saved = await saveScore({ workoutId: row.id, athleteId: stored.id, score: request.body.score, note: request.body.note, versionText, originalText: row.text, enteredBy: 'coach' }, now());
-    return { scoreId: saved.id };
-  });
+  app.get(
+    '/workouts/:id/board',
+    { schema: { summary: 'Every score carried over to the workout as written', params: idParams, response: { 200: boardSchema } } },
+    async (request) => {
+      const coach = await requireCoach(request, now());
+      const row = await findWorkout(coach.id, request.params.id);
+      const today = todayIn(coach.timeZone, now());
+      const [scores, athletes, sends] = await Promise.all([scoresOf(row.id), listAthletes(coach.id), SendRow.findAll({ where: { workoutId: row.id } })]);
+      const original = parseWorkout(row.text).workout;
+      const results = scores.flatMap((score): (Result & { scoreId: number; athleteId: number; note: string; versionText: string })[] => {
+        const stored = athletes.find((each) => each.id === score.athleteId);
+        const read = readScore(score.score);
+        if (!stored || !read) return [];
+        return [
+          {
+            athlete: { ...athleteOf(stored, today), name: stored.name },
+            version: parseWorkout(score.versionText).workout,
+            versionName: score.versionText === row.text ? 'original' : 'own version',
+            score: read,
+            scoreText: score.score,
+            scoreId: score.id,
+            athleteId: score.athleteId,
+            note: score.note,
+            versionText: score.versionText,
+          },
+        ];
+      });
+      const byName = new Map(results.map((each) => [each.athlete.name, each]));
+      const board = rounded(compareScores(original, results)).map((each) => {
+        const source = byName.get(each.athlete)!;
+        return { ...each, scoreId: source.scoreId, athleteId: source.athleteId, note: source.note, versionText: source.versionText };
+      });
+      const missing = athletes
+        .filter((each) => !scores.some((score) => score.athleteId === each.id))
+        .map((each) => ({ athleteId: each.id, name: each.name, sent: sends.some((sent) => sent.athleteId === each.id && sent.revokedAt === null) }));
+      return { board, missing, scoreKind: original.parts[scoredParts(original)[0] ?? 0]?.score ?? 'done', school: rulesOf(coach).board };
+    },
+  );
+  app.post(
+    '/workouts/:id/scores',
+    {
+      schema: {
+        summary: 'Log or correct a score',
+        params: idParams,
+        body: z.object({ athleteId: z.number().int().positive(), score: z.string().trim().min(1).max(120), note: z.string().max(1000).default('') }),
+      },
+    },
+    async (request) => {
+      const coach = await requireCoach(request, now());
+      const row = await findWorkout(coach.id, request.params.id);
+      const stored = await findAthlete(coach.id, request.body.athleteId);
+      const sent = await SendRow.findOne({ where: { workoutId: row.id, athleteId: stored.id } });
+      const locks = (await locksOf(row.id)).find((each) => each.athleteId === stored.id)?.locks ?? [];
+      const versionText = sent?.versionText ?? makeBrief(row.text, athleteOf(stored, todayIn(coach.timeZone, now())), rulesOf(coach), locks).versionText;
+      const version = parseWorkout(versionText).workout;
+      const kind = (version.parts[scoredParts(version)[0] ?? 0]?.score ?? 'done') as ScoreKind;
+      const score = readScore(request.body.score);
+      if (!score || !fitsKind(score, kind)) throw new Problem('bad_score', `“${request.body.score}”: expected ${expectedScore(kind)}.`);
+      const saved = await saveScore(
+        {
+          workoutId: row.id,
+          athleteId: stored.id,
+          score: request.body.score,
+          note: request.body.note,
+          versionText,
+          originalText: row.text,
+          enteredBy: 'coach',
+        },
+        now(),
+      );
+      return { scoreId: saved.id };
+    },
+  );
   app.delete('/workouts/:id/scores/:scoreId', { schema: { summary: 'Delete a score (can be undone)', params: scoreParams } }, async (request) => {
     const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
     await setDeleted(row.id, request.params.scoreId, now());

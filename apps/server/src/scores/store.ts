@@ -13,7 +13,7 @@ export interface NewScore {
 }
 
 export async function latestScore(workoutId: number, athleteId: number): Promise<ScoreRow | null> {
-  return ScoreRow.findOne({ where: { workoutId, athleteId, deletedAt: null }, order: [['id', 'DESC']] }); // prettier-ignore
+  return ScoreRow.findOne({ where: { workoutId, athleteId, deletedAt: null }, order: [['id', 'DESC']] });
 }
 
 /** A new score replaces the one before; that one stays in the table, marked. */
@@ -23,7 +23,7 @@ export async function saveScore(entry: NewScore, now: Date): Promise<ScoreRow> {
 }
 
 export async function scoresOf(workoutId: number): Promise<ScoreRow[]> {
-  return ScoreRow.findAll({ where: { workoutId, deletedAt: null }, order: [['id', 'ASC']] }); // prettier-ignore
+  return ScoreRow.findAll({ where: { workoutId, deletedAt: null }, order: [['id', 'ASC']] });
 }
 
 export async function setDeleted(workoutId: number, id: number, deletedAt: Date | null): Promise<void> {

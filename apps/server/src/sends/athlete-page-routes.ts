@@ -4,14 +4,22 @@ import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Services } from '../platform/app';
 import { Problem } from '../platform/errors';
-import { ScoreRow, WorkoutRow } from '../platform/models';
+import type { ScoreRow } from '../platform/models';
+import { WorkoutRow } from '../platform/models';
 import { typed } from '../platform/typed';
 import { latestScore, saveScore } from '../scores/store';
 import { briefOfRow, openLink } from './store';
 import { briefSchema } from './brief';
 
 const tokenParams = z.object({ token: z.string().min(20).max(40) });
-const page = z.object({ brief: briefSchema, originalText: z.string(), versionText: z.string(), sentAt: z.string(), changed: z.boolean(), score: z.object({ score: z.string(), note: z.string() }).nullable() });
+const page = z.object({
+  brief: briefSchema,
+  originalText: z.string(),
+  versionText: z.string(),
+  sentAt: z.string(),
+  changed: z.boolean(),
+  score: z.object({ score: z.string(), note: z.string() }).nullable(),
+});
 const limited = { config: { rateLimit: { max: 120, timeWindow: '1 minute' } } };
 
 export function athletePageRoutes(plain: FastifyInstance, { now }: Services): void {
@@ -20,14 +28,44 @@ export function athletePageRoutes(plain: FastifyInstance, { now }: Services): vo
     const row = await openLink(request.params.token);
     const [workout, score] = await Promise.all([WorkoutRow.findByPk(row.workoutId), latestScore(row.workoutId, row.athleteId)]);
     void reply.header('cache-control', 'no-store').header('referrer-policy', 'no-referrer');
-    return { brief: briefOfRow(row), originalText: row.originalText, versionText: row.versionText, sentAt: row.sentAt.toISOString(), changed: workout !== null && workout.text !== row.originalText, score: score ? { score: score.score, note: score.note } : null };
+    return {
+      brief: briefOfRow(row),
+      originalText: row.originalText,
+      versionText: row.versionText,
+      sentAt: row.sentAt.toISOString(),
+      changed: workout !== null && workout.text !== row.originalText,
+      score: score ? { score: score.score, note: score.note } : null,
+    };
   });
-  app.post('/a/:token/score', { ...limited, schema: { summary: 'Log a score from the athlete’s page', params: tokenParams, body: z.object({ score: z.string().trim().min(1).max(120), note: z.string().max(1000).default('') }), response: { 200: z.object({ score: z.string(), note: z.string() }) } } }, async (request) => {
-    const row = await openLink(request.params.token);
-    const kind = briefOfRow(row).scoreKind as ScoreKind;
-    const score = readScore(request.body.score);
-    if (!score || !fitsKind(score, kind)) throw new Problem('bad_score', `“${request.body.score}”: expected ${expectedScore(kind)}.`);
-    const saved: ScoreRow = await saveScore({ workoutId: row.workoutId, athleteId: row.athleteId, score: request.body.score, note: request.body.note, versionText: row.versionText, originalText: row.originalText, enteredBy: 'athlete' }, now());
-    return { score: saved.score, note: saved.note };
-  });
+  app.post(
+    '/a/:token/score',
+    {
+      ...limited,
+      schema: {
+        summary: 'Log a score from the athlete’s page',
+        params: tokenParams,
+        body: z.object({ score: z.string().trim().min(1).max(120), note: z.string().max(1000).default('') }),
+        response: { 200: z.object({ score: z.string(), note: z.string() }) },
+      },
+    },
+    async (request) => {
+      const row = await openLink(request.params.token);
+      const kind = briefOfRow(row).scoreKind as ScoreKind;
+      const score = readScore(request.body.score);
+      if (!score || !fitsKind(score, kind)) throw new Problem('bad_score', `“${request.body.score}”: expected ${expectedScore(kind)}.`);
+      const saved: ScoreRow = await saveScore(
+        {
+          workoutId: row.workoutId,
+          athleteId: row.athleteId,
+          score: request.body.score,
+          note: request.body.note,
+          versionText: row.versionText,
+          originalText: row.originalText,
+          enteredBy: 'athlete',
+        },
+        now(),
+      );
+      return { score: saved.score, note: saved.note };
+    },
+  );
 }

@@ -1,10 +1,42 @@
 /** The brief an athlete gets: made once when it is sent, kept as it was sent. */
-import { adapt, contextFor, estimateCapacity, barePlace, formatClock, formatLoad, formatMass, formatSlot, movementOf, pacingSentence, parseWorkout, planClock, planPacing, prepare, slotsOfPart, trimNumber, wordsOf, type Adapted, type Athlete, type HouseRules, type Lock, type Slot, type Workout } from '@gambito/core';
+import {
+  adapt,
+  contextFor,
+  estimateCapacity,
+  barePlace,
+  formatClock,
+  formatLoad,
+  formatMass,
+  formatSlot,
+  movementOf,
+  pacingSentence,
+  parseWorkout,
+  planClock,
+  planPacing,
+  prepare,
+  slotsOfPart,
+  trimNumber,
+  wordsOf,
+  type Adapted,
+  type Athlete,
+  type HouseRules,
+  type Lock,
+  type Slot,
+  type Workout,
+} from '@gambito/core';
 import { rounded } from '@gambito/contract';
 import { z } from 'zod';
 import { Problem } from '../platform/errors';
 
-const line = z.object({ text: z.string(), load: z.string().nullable(), plates: z.string().nullable(), mark: z.string().nullable(), reason: z.string().nullable(), original: z.string().nullable(), fallback: z.string().nullable() });
+const line = z.object({
+  text: z.string(),
+  load: z.string().nullable(),
+  plates: z.string().nullable(),
+  mark: z.string().nullable(),
+  reason: z.string().nullable(),
+  original: z.string().nullable(),
+  fallback: z.string().nullable(),
+});
 export const briefSchema = z.object({
   title: z.string(),
   athlete: z.string(),
@@ -18,7 +50,19 @@ export const briefSchema = z.object({
   standards: z.array(z.object({ movement: z.string(), points: z.array(z.string()), noReps: z.array(z.string()) })),
   cautions: z.array(z.string()),
   warnings: z.array(z.string()),
-  clock: z.object({ cues: z.array(z.object({ atSeconds: z.number(), kind: z.string(), text: z.string(), part: z.number(), lengthSeconds: z.number().nullable(), lines: z.array(z.string()) })), totalSeconds: z.number().nullable() }),
+  clock: z.object({
+    cues: z.array(
+      z.object({
+        atSeconds: z.number(),
+        kind: z.string(),
+        text: z.string(),
+        part: z.number(),
+        lengthSeconds: z.number().nullable(),
+        lines: z.array(z.string()),
+      }),
+    ),
+    totalSeconds: z.number().nullable(),
+  }),
   scoreKind: z.string(),
   repsPerRound: z.number().nullable(),
 });
@@ -62,12 +106,18 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
       header: headerOf(part.kind, header?.text ?? '', adapted.version.parts[index]),
       lines: slotsOfPart(part).map((slot, at) => {
         const told = adapted.version.parts[index]?.slots[at];
-        const load = told?.load ? loads.find((each) => each.implement === told.load!.implement && each.count === told.load!.count && Math.abs(each.grams / 1000 - told.load!.kg) < 0.001) : undefined;
+        const load = told?.load
+          ? loads.find(
+              (each) => each.implement === told.load!.implement && each.count === told.load!.count && Math.abs(each.grams / 1000 - told.load!.kg) < 0.001,
+            )
+          : undefined;
         const fallback = told?.fallback;
         return {
           text: formatSlot({ ...slot, load: null }),
           load: loadText(slot, athlete),
-          plates: load?.platesPerSideGrams?.length ? `${load.platesPerSideGrams.map((grams) => formatMass(grams / 1000, athlete.units)).join(' + ')} a side` : null,
+          plates: load?.platesPerSideGrams?.length
+            ? `${load.platesPerSideGrams.map((grams) => formatMass(grams / 1000, athlete.units)).join(' + ')} a side`
+            : null,
           mark: told?.swapped ? told.mark : null,
           reason: told?.swapped ? told.reason : null,
           original: told?.swapped && originals[at] ? formatSlot({ ...originals[at], alternatives: [] }) : null,
@@ -84,10 +134,14 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     place: place.name,
     parts,
     predicted: { unit: adapted.predicted.unit, low: adapted.predicted.low, median: adapted.predicted.median, high: adapted.predicted.high },
-    window: window ? `${window.low === null ? 'under ' : bound(window.low)}${window.low !== null && window.high !== null ? '–' : ''}${window.high === null ? '+' : bound(window.high)}${window.unit === 'seconds' ? '' : ` ${window.unit}`}${window.per === 'set' ? ' a set' : ''}` : null,
+    window: window
+      ? `${window.low === null ? 'under ' : bound(window.low)}${window.low !== null && window.high !== null ? '–' : ''}${window.high === null ? '+' : bound(window.high)}${window.unit === 'seconds' ? '' : ` ${window.unit}`}${window.per === 'set' ? ' a set' : ''}`
+      : null,
     warmUp: [...preparation.warmUp],
     coolDown: [...preparation.coolDown],
-    pacing: pacing.slots.map((each, index) => `${pacingSentence(each)}${pacing.limiting === index ? ' (this one decides the score)' : ''}${each.planB ? `; ${each.planB}` : ''}`),
+    pacing: pacing.slots.map(
+      (each, index) => `${pacingSentence(each)}${pacing.limiting === index ? ' (this one decides the score)' : ''}${each.planB ? `; ${each.planB}` : ''}`,
+    ),
     standards: preparation.standards.map((each) => ({ movement: movementOf(each.movement).name, points: [...each.points], noReps: [...each.noReps] })),
     cautions: [...preparation.cautions],
     warnings: adapted.warnings.map((each) => each.message),

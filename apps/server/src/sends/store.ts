@@ -13,10 +13,17 @@ export interface StoredSend {
   /** the workout's text has changed since */
   readonly changed: boolean;
 }
-const show = (row: SendRow, text: string): StoredSend => ({ id: row.id, athleteId: row.athleteId, token: row.token, sentAt: row.sentAt.toISOString(), revoked: row.revokedAt !== null, changed: row.originalText !== text });
+const show = (row: SendRow, text: string): StoredSend => ({
+  id: row.id,
+  athleteId: row.athleteId,
+  token: row.token,
+  sentAt: row.sentAt.toISOString(),
+  revoked: row.revokedAt !== null,
+  changed: row.originalText !== text,
+});
 
 export async function listSends(workoutId: number, text: string): Promise<StoredSend[]> {
-  return (await SendRow.findAll({ where: { workoutId }, order: [['id', 'ASC']] })).map((row) => show(row, text)); // prettier-ignore
+  return (await SendRow.findAll({ where: { workoutId }, order: [['id', 'ASC']] })).map((row) => show(row, text));
 }
 
 /** Sends or sends again: the link stays while it is alive; a withdrawn one is replaced by a new one. */

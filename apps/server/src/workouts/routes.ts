@@ -7,21 +7,61 @@ import type { Services } from '../platform/app';
 import { typed } from '../platform/typed';
 import { createWorkout, findWorkout, listWorkouts, locksOf, saveLocks, showWorkout, updateWorkout } from './store';
 
-const workoutSchema = z.object({ id: z.number(), title: z.string(), text: z.string(), day: z.string().nullable(), revision: z.number(), updatedAt: z.string() });
+const workoutSchema = z.object({
+  id: z.number(),
+  title: z.string(),
+  text: z.string(),
+  day: z.string().nullable(),
+  revision: z.number(),
+  updatedAt: z.string(),
+});
 const text = z.string().max(20_000, 'expected at most 20 000 characters');
 const day = z.iso.date('expected a date such as 2026-11-25').nullable();
 const idParams = z.object({ id: z.coerce.number().int().positive() });
-const lockSchema = z.object({ part: z.number().int().min(0), slot: z.number().int().min(0), movement: z.string().max(80).optional(), reps: z.number().min(1).max(10_000).optional(), loadKg: z.number().min(0).max(600).optional() });
+const lockSchema = z.object({
+  part: z.number().int().min(0),
+  slot: z.number().int().min(0),
+  movement: z.string().max(80).optional(),
+  reps: z.number().min(1).max(10_000).optional(),
+  loadKg: z.number().min(0).max(600).optional(),
+});
 
 export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
-  app.get('/workouts', { schema: { summary: 'All workouts, newest day first', response: { 200: z.object({ workouts: z.array(workoutSchema) }) } } }, async (request) => ({ workouts: await listWorkouts((await requireCoach(request, now())).id) }));
-  app.get('/workouts/:id', { schema: { summary: 'One workout', params: idParams, response: { 200: workoutSchema } } }, async (request) => showWorkout(await findWorkout((await requireCoach(request, now())).id, request.params.id)));
-  app.post('/workouts', { schema: { summary: 'A new workout', body: z.object({ text, day: day.default(null) }), response: { 200: workoutSchema } } }, async (request) => createWorkout((await requireCoach(request, now())).id, request.body.text, request.body.day));
-  app.put('/workouts/:id', { schema: { summary: 'Save a workout', params: idParams, body: z.object({ text: text.optional(), day: day.optional(), revision: z.number().int() }), response: { 200: workoutSchema } } }, async (request) => {
-    const { text: newText, day: newDay, revision } = request.body;
-    return updateWorkout((await requireCoach(request, now())).id, request.params.id, { revision, ...(newText === undefined ? {} : { text: newText }), ...(newDay === undefined ? {} : { day: newDay }) });
-  });
+  app.get(
+    '/workouts',
+    { schema: { summary: 'All workouts, newest day first', response: { 200: z.object({ workouts: z.array(workoutSchema) }) } } },
+    async (request) => ({
+      workouts: await listWorkouts((await requireCoach(request, now())).id),
+    }),
+  );
+  app.get('/workouts/:id', { schema: { summary: 'One workout', params: idParams, response: { 200: workoutSchema } } }, async (request) =>
+    showWorkout(await findWorkout((await requireCoach(request, now())).id, request.params.id)),
+  );
+  app.post(
+    '/workouts',
+    { schema: { summary: 'A new workout', body: z.object({ text, day: day.default(null) }), response: { 200: workoutSchema } } },
+    async (request) => createWorkout((await requireCoach(request, now())).id, request.body.text, request.body.day),
+  );
+  app.put(
+    '/workouts/:id',
+    {
+      schema: {
+        summary: 'Save a workout',
+        params: idParams,
+        body: z.object({ text: text.optional(), day: day.optional(), revision: z.number().int() }),
+        response: { 200: workoutSchema },
+      },
+    },
+    async (request) => {
+      const { text: newText, day: newDay, revision } = request.body;
+      return updateWorkout((await requireCoach(request, now())).id, request.params.id, {
+        revision,
+        ...(newText === undefined ? {} : { text: newText }),
+        ...(newDay === undefined ? {} : { day: newDay }),
+      });
+    },
+  );
   app.post('/workouts/:id/duplicate', { schema: { summary: 'A copy without a day', params: idParams, response: { 200: workoutSchema } } }, async (request) => {
     const coach = await requireCoach(request, now());
     const row = await findWorkout(coach.id, request.params.id);
@@ -37,15 +77,35 @@ export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
     await row.update({ deletedAt: null });
     return { done: true };
   });
-  app.get('/workouts/:id/locks', { schema: { summary: 'The coach’s locks on versions', params: idParams, response: { 200: z.object({ locks: z.array(z.object({ athleteId: z.number(), locks: z.array(lockSchema) })) }) } } }, async (request) => {
-    const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
-    return { locks: await locksOf(row.id) };
-  });
-  app.put('/workouts/:id/locks/:athleteId', { schema: { summary: 'Set the locks of one athlete’s version', params: idParams.extend({ athleteId: z.coerce.number().int().positive() }), body: z.object({ locks: z.array(lockSchema).max(60) }) } }, async (request) => {
-    const coach = await requireCoach(request, now());
-    const row = await findWorkout(coach.id, request.params.id);
-    await findAthlete(coach.id, request.params.athleteId);
-    await saveLocks(row.id, request.params.athleteId, request.body.locks as Lock[]);
-    return { done: true };
-  });
+  app.get(
+    '/workouts/:id/locks',
+    {
+      schema: {
+        summary: 'The coach’s locks on versions',
+        params: idParams,
+        response: { 200: z.object({ locks: z.array(z.object({ athleteId: z.number(), locks: z.array(lockSchema) })) }) },
+      },
+    },
+    async (request) => {
+      const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
+      return { locks: await locksOf(row.id) };
+    },
+  );
+  app.put(
+    '/workouts/:id/locks/:athleteId',
+    {
+      schema: {
+        summary: 'Set the locks of one athlete’s version',
+        params: idParams.extend({ athleteId: z.coerce.number().int().positive() }),
+        body: z.object({ locks: z.array(lockSchema).max(60) }),
+      },
+    },
+    async (request) => {
+      const coach = await requireCoach(request, now());
+      const row = await findWorkout(coach.id, request.params.id);
+      await findAthlete(coach.id, request.params.athleteId);
+      await saveLocks(row.id, request.params.athleteId, request.body.locks as Lock[]);
+      return { done: true };
+    },
+  );
 }

@@ -12,12 +12,27 @@ export interface StoredWorkout {
   readonly revision: number;
   readonly updatedAt: string;
 }
-export const showWorkout = ({ id, title, text, day, revision, updatedAt }: WorkoutRow): StoredWorkout => ({ id, title, text, day, revision, updatedAt: updatedAt.toISOString() });
+export const showWorkout = ({ id, title, text, day, revision, updatedAt }: WorkoutRow): StoredWorkout => ({
+  id,
+  title,
+  text,
+  day,
+  revision,
+  updatedAt: updatedAt.toISOString(),
+});
 
-const titleOf = (text: string): string => (parseWorkout(text).workout.title ?? text.split('\n').find((line) => line.trim() !== '') ?? 'Untitled').slice(0, 200); // prettier-ignore
+const titleOf = (text: string): string => (parseWorkout(text).workout.title ?? text.split('\n').find((line) => line.trim() !== '') ?? 'Untitled').slice(0, 200);
 
 export async function listWorkouts(coachId: number): Promise<StoredWorkout[]> {
-  return (await WorkoutRow.findAll({ where: { coachId, deletedAt: null }, order: [['day', 'DESC'], ['id', 'DESC']] })).map(showWorkout); // prettier-ignore
+  return (
+    await WorkoutRow.findAll({
+      where: { coachId, deletedAt: null },
+      order: [
+        ['day', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    })
+  ).map(showWorkout);
 }
 
 export async function findWorkout(coachId: number, id: number, deleted = false): Promise<WorkoutRow> {
@@ -34,7 +49,11 @@ export async function createWorkout(coachId: number, text: string, day: string |
 export async function updateWorkout(coachId: number, id: number, change: { text?: string; day?: string | null; revision: number }): Promise<StoredWorkout> {
   const row = await findWorkout(coachId, id);
   if (row.revision !== change.revision) throw new Problem('changed_elsewhere', null, { current: showWorkout(row) });
-  await row.update({ ...(change.text === undefined ? {} : { text: change.text, title: titleOf(change.text) }), ...(change.day === undefined ? {} : { day: change.day }), revision: row.revision + 1 });
+  await row.update({
+    ...(change.text === undefined ? {} : { text: change.text, title: titleOf(change.text) }),
+    ...(change.day === undefined ? {} : { day: change.day }),
+    revision: row.revision + 1,
+  });
   return showWorkout(row);
 }
 

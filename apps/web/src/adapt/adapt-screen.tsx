@@ -1,5 +1,5 @@
 /** Adapt: the original on top, one lane a version on the same time axis; the version pointed at opens beside it. */
-import { defaultRules, parseWorkout, type Lock } from '@gambito/core';
+import { defaultRules, formatSlot, parseWorkout, slotsOfPart, type Lock } from '@gambito/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams, Link } from 'react-router';
 import { toast } from 'sonner';
@@ -14,7 +14,7 @@ import { useReference } from '../write/use-reference';
 import { useVersions, type Version } from './use-versions';
 import { VersionPanel } from './version-panel';
 
-const laneGrid = 'grid grid-cols-[150px_minmax(0,1fr)_190px] items-center gap-3';
+const laneGrid = 'grid grid-cols-[132px_minmax(0,1fr)_176px] items-center gap-3';
 
 export function AdaptScreen() {
   const id = Number(useParams()['id']);
@@ -42,10 +42,30 @@ export function AdaptScreen() {
         </Empty>
       </div>
     );
-  return <Lanes id={id} text={workout.text} athletes={athletes} locks={locks} rules={rules} today={todayIn(me?.coach?.timeZone)} chosen={search.get('who')} choose={(who) => setSearch(who ? { who } : {}, { replace: true })} />;
+  return (
+    <Lanes
+      id={id}
+      text={workout.text}
+      athletes={athletes}
+      locks={locks}
+      rules={rules}
+      today={todayIn(me?.coach?.timeZone)}
+      chosen={search.get('who')}
+      choose={(who) => setSearch(who ? { who } : {}, { replace: true })}
+    />
+  );
 }
 
-type LanesProps = { id: number; text: string; athletes: Parameters<typeof useVersions>[1]; locks: Parameters<typeof useVersions>[2]; rules: Parameters<typeof useVersions>[3]; today: string; chosen: string | null; choose: (who: string | null) => void };
+type LanesProps = {
+  id: number;
+  text: string;
+  athletes: Parameters<typeof useVersions>[1];
+  locks: Parameters<typeof useVersions>[2];
+  rules: Parameters<typeof useVersions>[3];
+  today: string;
+  chosen: string | null;
+  choose: (who: string | null) => void;
+};
 
 function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: LanesProps) {
   const versions = useVersions(text, athletes, locks, rules, today);
@@ -98,16 +118,27 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
     <div className="flex flex-1 flex-col px-5 py-2">
       <div className="flex min-h-6 items-center gap-4">
         <Progress done={done} of={versions.length} what="Versions" />
-        {done >= versions.length && <p className="text-xs text-soft">Solid block: as written · outlined: swapped · amber: the window · arrow keys walk the lanes, Ctrl Z takes back a choice</p>}
+        {done >= versions.length && (
+          <p className="text-xs text-soft">
+            Solid block: as written · outlined: swapped · amber: the window · arrow keys walk the lanes, Ctrl Z takes back a choice
+          </p>
+        )}
       </div>
       <div className={`grid flex-1 gap-5 ${selected ? 'xl:grid-cols-[minmax(0,1fr)_430px]' : ''}`}>
         <div className="min-w-0">
-          <div className={`${laneGrid} border-b-2 border-ink pb-1`}>
+          <div className={`${laneGrid} border-b-2 border-ink`}>
             <div>
               <p className="font-serif font-semibold">{original.title ?? 'As written'}</p>
               <p className="text-xs text-soft">as written, reference</p>
             </div>
-            {reference ? <StripLane lane={laneOf(original, reference.run, () => false)} total={total} height={30} title="The workout as written" /> : <span />}
+            <div>
+              {reference ? (
+                <StripLane lane={laneOf(original, reference.run, () => false)} total={total} height={24} title="The workout as written" />
+              ) : (
+                <div className="h-6" />
+              )}
+              <StripAxis total={total} />
+            </div>
             <span className="text-right text-sm">{reference ? showScore(reference.predicted.median, reference.predicted.unit) : ''}</span>
           </div>
           <ul aria-label="Versions">
@@ -119,10 +150,12 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
                   onClick={() => choose(selected?.key === version.key ? null : idOf(version))}
                   onKeyDown={(event) => step(event, index)}
                   aria-expanded={selected?.key === version.key}
-                  className={`${laneGrid} w-full border-b border-line py-0.5 text-left hover:bg-wash ${selected?.key === version.key ? 'bg-wash' : ''} ${version.athleteId === null && versions[index - 1]?.athleteId !== null ? 'border-t-2 border-t-ink' : ''}`}
+                  className={`${laneGrid} w-full border-b border-line py-px text-left hover:bg-wash ${selected?.key === version.key ? 'bg-wash' : ''} ${version.athleteId === null && versions[index - 1]?.athleteId !== null ? 'border-t-2 border-t-ink' : ''}`}
                 >
                   <span className="min-w-0 leading-tight">
-                    <span className="block truncate text-sm font-medium">{version.name}</span>
+                    <span className="block truncate text-sm font-medium" title={version.name}>
+                      {version.name}
+                    </span>
                     <span className="block truncate text-xs text-soft">
                       {version.sub}
                       {version.locks.length > 0 && ' · locked'}
@@ -134,13 +167,23 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
               </li>
             ))}
           </ul>
-          <div className={laneGrid}>
-            <span />
-            <StripAxis total={total} />
-            <span />
-          </div>
         </div>
-        {selected?.adapted && <VersionPanel key={selected.key} workoutId={id} text={text} version={selected} adapted={selected.adapted} original={original} rules={rules} today={today} setLocks={selected.athleteId === null ? null : (next) => setLocks(selected.athleteId!, next)} canUndo={history.current.length > 0} undo={undo} close={() => choose(null)} />}
+        {selected?.adapted && (
+          <VersionPanel
+            key={selected.key}
+            workoutId={id}
+            text={text}
+            version={selected}
+            adapted={selected.adapted}
+            original={original}
+            rules={rules}
+            today={today}
+            setLocks={selected.athleteId === null ? null : (next) => setLocks(selected.athleteId!, next)}
+            canUndo={history.current.length > 0}
+            undo={undo}
+            close={() => choose(null)}
+          />
+        )}
       </div>
     </div>
   );
@@ -152,7 +195,30 @@ function LaneOf({ version, total }: { version: Version; total: number }) {
   if (!adapted) return <span className="h-6 animate-pulse rounded bg-wash" />;
   const lane = laneOf(adapted.workout, adapted.run, (part, slot) => adapted.version.parts[part]?.slots[slot]?.swapped ?? false);
   const single = adapted.predicted.unit === 'seconds' && adapted.workout.parts.length === 1 && adapted.predicted.perPart.length === 1;
-  return <StripLane lane={lane} total={total} title={`${version.name}: ${showScore(adapted.predicted.median, adapted.predicted.unit)}`} finish={single ? adapted.predicted : null} />;
+  return (
+    <span className="block min-w-0">
+      <StripLane
+        lane={lane}
+        total={total}
+        height={19}
+        title={`${version.name}: ${showScore(adapted.predicted.median, adapted.predicted.unit)}`}
+        finish={single ? adapted.predicted : null}
+      />
+      <span className="block truncate text-xs leading-tight">
+        {adapted.workout.parts.map((part, index) => (
+          <span key={index}>
+            {index > 0 && slotsOfPart(part).length > 0 && <span className="text-soft"> ‖ </span>}
+            {slotsOfPart(part).map((slot, at) => (
+              <span key={at} className={adapted.version.parts[index]?.slots[at]?.swapped ? '' : 'text-soft'}>
+                {at > 0 && ' · '}
+                {formatSlot(slot)}
+              </span>
+            ))}
+          </span>
+        ))}
+      </span>
+    </span>
+  );
 }
 
 function Outcome({ version }: { version: Version }) {
@@ -160,7 +226,10 @@ function Outcome({ version }: { version: Version }) {
   if (!adapted) return <span />;
   const { predicted, intent } = adapted;
   const order = ['!', '!?', '?!', '?'] as const;
-  const marks = adapted.version.parts.flatMap((part) => part.slots).filter((slot) => slot.swapped).map((slot) => slot.mark); // prettier-ignore
+  const marks = adapted.version.parts
+    .flatMap((part) => part.slots)
+    .filter((slot) => slot.swapped)
+    .map((slot) => slot.mark);
   const shown = [...order].reverse().find((mark) => marks.includes(mark));
   const window = intent.window && intent.window.unit === predicted.unit && intent.window.per !== 'round' ? intent.window : null;
   const ends = [predicted.low, predicted.high, window?.low ?? predicted.median, window?.high ?? predicted.median];

@@ -26,7 +26,12 @@ export function SlotAlternatives({ text, who, today, rules, locks, part, slot, l
   const [asked, setAsked] = useState('');
   const [question, setQuestion] = useState<string | null>(null);
   const [unknown, setUnknown] = useState(false);
-  const { data: list } = useQuery({ queryKey: ['alternatives', text, who, today, rules, locks, part, slot, question], queryFn: () => core().alternatives(text, who, today, rules, locks, { part, slot }, question), placeholderData: keepPreviousData, staleTime: Infinity });
+  const { data: list } = useQuery({
+    queryKey: ['alternatives', text, who, today, rules, locks, part, slot, question],
+    queryFn: () => core().alternatives(text, who, today, rules, locks, { part, slot }, question),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
   if (!list) return <Loading what="Weighing alternatives" />;
   const now = list.find((each) => each.chosen);
   const difference = (each: Alternative): string => {
@@ -59,7 +64,22 @@ export function SlotAlternatives({ text, who, today, rules, locks, part, slot, l
                 </Button>
               )}
               {choose && each.chosen && (
-                <Button look="bare" onClick={() => choose(locked ? null : { part, slot, movement: each.movement, ...(each.reps !== null ? { reps: each.reps } : {}), ...(each.loadKg !== null ? { loadKg: each.loadKg } : {}) })}>
+                <Button
+                  look="bare"
+                  onClick={() =>
+                    choose(
+                      locked
+                        ? null
+                        : {
+                            part,
+                            slot,
+                            movement: each.movement,
+                            ...(each.reps !== null ? { reps: each.reps } : {}),
+                            ...(each.loadKg !== null ? { loadKg: each.loadKg } : {}),
+                          },
+                    )
+                  }
+                >
                   {locked ? 'Unlock' : 'Lock'}
                 </Button>
               )}
@@ -70,7 +90,19 @@ export function SlotAlternatives({ text, who, today, rules, locks, part, slot, l
       {choose && now && now.reps !== null && (
         <label className="mt-1 flex items-center gap-2 text-sm">
           Count
-          <input key={now.reps} type="number" min={1} max={9999} defaultValue={now.reps} className={`${inputLook} w-24`} onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()} onBlur={(event) => { const reps = Number(event.currentTarget.value); if (reps >= 1 && reps !== now.reps) choose({ part, slot, movement: now.movement, reps }); }} /> {/* prettier-ignore */}
+          <input
+            key={now.reps}
+            type="number"
+            min={1}
+            max={9999}
+            defaultValue={now.reps}
+            className={`${inputLook} w-24`}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            onBlur={(event) => {
+              const reps = Number(event.currentTarget.value);
+              if (reps >= 1 && reps !== now.reps) choose({ part, slot, movement: now.movement, reps });
+            }}
+          />{' '}
           <span className="text-xs text-soft">locks it; the rest re-balances</span>
         </label>
       )}
@@ -83,7 +115,13 @@ export function SlotAlternatives({ text, who, today, rules, locks, part, slot, l
           setQuestion(id);
         }}
       >
-        <input aria-label="Why not another movement?" placeholder="why not … (any movement)" className={`${inputLook} min-w-0 flex-1 text-sm`} value={asked} onChange={(event) => setAsked(event.target.value)} />
+        <input
+          aria-label="Why not another movement?"
+          placeholder="why not … (any movement)"
+          className={`${inputLook} min-w-0 flex-1 text-sm`}
+          value={asked}
+          onChange={(event) => setAsked(event.target.value)}
+        />
         <Button type="submit">Ask</Button>
       </form>
       {unknown && (

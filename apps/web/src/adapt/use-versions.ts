@@ -28,13 +28,33 @@ const placeName = (file: Record<string, unknown>): string => {
 export function useVersions(text: string, athletes: readonly StoredAthlete[], locks: readonly StoredLocks[], rules: HouseRules, today: string): Version[] {
   const sources = useMemo(
     (): LaneSource[] => [
-      ...athletes.map((each): LaneSource => ({ key: `a${each.id}`, athleteId: each.id, name: each.name, sub: placeName(each.file), who: { kind: 'athlete', file: each.file }, locks: locks.find((lock) => lock.athleteId === each.id)?.locks ?? none })),
-      ...usualTiers.map((name, index): LaneSource => ({ key: `t${index}`, athleteId: null, name, sub: 'tier', who: { kind: 'tier', name, category: index === 0 ? 'women' : 'men' }, locks: none })),
+      ...athletes.map((each): LaneSource => ({
+        key: `a${each.id}`,
+        athleteId: each.id,
+        name: each.name,
+        sub: placeName(each.file),
+        who: { kind: 'athlete', file: each.file },
+        locks: locks.find((lock) => lock.athleteId === each.id)?.locks ?? none,
+      })),
+      ...usualTiers.map((name, index): LaneSource => ({
+        key: `t${index}`,
+        athleteId: null,
+        name,
+        sub: 'tier',
+        who: { kind: 'tier', name, category: index === 0 ? 'women' : 'men' },
+        locks: none,
+      })),
     ],
     [athletes, locks],
   );
   const answers = useQueries({
-    queries: sources.map((source) => ({ queryKey: ['version', text, source.who, source.locks, rules, today], queryFn: () => core().adapt(text, source.who, today, rules, source.locks), staleTime: Infinity, gcTime: 300_000, retry: false })),
+    queries: sources.map((source) => ({
+      queryKey: ['version', text, source.who, source.locks, rules, today],
+      queryFn: () => core().adapt(text, source.who, today, rules, source.locks),
+      staleTime: Infinity,
+      gcTime: 300_000,
+      retry: false,
+    })),
   });
   return sources.map((source, index) => ({ ...source, adapted: answers[index]!.data ?? null, error: answers[index]!.error }));
 }

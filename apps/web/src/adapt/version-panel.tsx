@@ -63,7 +63,11 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
         <span className="text-sm text-soft">
           {showScore(predicted.low, predicted.unit)} to {showScore(predicted.high, predicted.unit)}
         </span>
-        {intent.window && <span className={`ml-2 rounded px-1.5 text-sm ${adapted.insideWindow === false ? 'border border-bad text-bad' : 'bg-amber-wash text-amber-ink'}`}>window {formatWindow(intent.window)}</span>}
+        {intent.window && (
+          <span className={`ml-2 rounded px-1.5 text-sm ${adapted.insideWindow === false ? 'border border-bad text-bad' : 'bg-amber-wash text-amber-ink'}`}>
+            window {formatWindow(intent.window)}
+          </span>
+        )}
       </p>
       {adapted.version.parts.map((part, partIndex) => {
         const slots = slotsOfPart(adapted.workout.parts[partIndex]!);
@@ -81,7 +85,12 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
                 const then = written ? formatSlot({ ...written, alternatives: [] }) : null;
                 return (
                   <li key={key} className="py-1.5">
-                    <button type="button" className="w-full rounded text-left hover:bg-wash" aria-expanded={open === key} onClick={() => setOpen(open === key ? null : key)}>
+                    <button
+                      type="button"
+                      className="w-full rounded text-left hover:bg-wash"
+                      aria-expanded={open === key}
+                      onClick={() => setOpen(open === key ? null : key)}
+                    >
                       <span className="flex items-baseline gap-2">
                         <span className="font-medium">{now}</span>
                         {lock && <LockIcon size={13} aria-label="locked" />}
@@ -98,7 +107,19 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
                         </span>
                       )}
                     </button>
-                    {open === key && <SlotAlternatives text={text} who={version.who} today={today} rules={rules} locks={version.locks} part={partIndex} slot={slotIndex} locked={lock !== undefined} choose={setLocks ? (next) => change(next, partIndex, slotIndex) : null} />}
+                    {open === key && (
+                      <SlotAlternatives
+                        text={text}
+                        who={version.who}
+                        today={today}
+                        rules={rules}
+                        locks={version.locks}
+                        part={partIndex}
+                        slot={slotIndex}
+                        locked={lock !== undefined}
+                        choose={setLocks ? (next) => change(next, partIndex, slotIndex) : null}
+                      />
+                    )}
                   </li>
                 );
               })}
@@ -107,12 +128,18 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
         );
       })}
       <section className="mt-3" aria-label="Drift">
-        <h3 className="text-sm text-soft">Drift from the intent: {drift.total < 0.15 ? 'small' : drift.total < 0.35 ? 'some' : drift.total < 0.6 ? 'large' : 'another workout'}</h3>
+        <h3 className="text-sm text-soft">
+          Drift from the intent: {drift.total < 0.15 ? 'small' : drift.total < 0.35 ? 'some' : drift.total < 0.6 ? 'large' : 'another workout'}
+        </h3>
         <dl className="mt-1 grid grid-cols-2 gap-x-4 text-sm">
           {driftWords.map(([key, label]) => (
             <div key={key} className="flex justify-between border-b border-line">
               <dt>{label}</dt>
-              <dd>{key === 'time' || key === 'pattern' ? `${drift[key] > 0 && key === 'time' ? '+' : ''}${Math.round(drift[key] * 100)} %` : `${drift[key] > 0 ? '+' : ''}${drift[key].toFixed(2)}`}</dd>
+              <dd>
+                {key === 'time' || key === 'pattern'
+                  ? `${drift[key] > 0 && key === 'time' ? '+' : ''}${Math.round(drift[key] * 100)} %`
+                  : `${drift[key] > 0 ? '+' : ''}${drift[key].toFixed(2)}`}
+              </dd>
             </div>
           ))}
         </dl>

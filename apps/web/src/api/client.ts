@@ -12,18 +12,30 @@ export class ApiError extends Error {
     super(problem.detail ? `${problem.title} ${problem.detail}` : problem.title);
   }
 }
-const offline: ProblemDetails = { code: 'offline', title: 'The server does not answer. What you typed is kept here; it is sent again when you retry.', status: 0 };
+const offline: ProblemDetails = {
+  code: 'offline',
+  title: 'The server does not answer. What you typed is kept here; it is sent again when you retry.',
+  status: 0,
+};
 
 export async function api<T>(path: string, options: { method?: string; body?: unknown } = {}): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method: options.method ?? (options.body === undefined ? 'GET' : 'POST'), ...(options.body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(options.body) }) });
+    response = await fetch(`/api${path}`, {
+      method: options.method ?? (options.body === undefined ? 'GET' : 'POST'),
+      ...(options.body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(options.body) }),
+    });
   } catch {
     throw new ApiError(offline);
   }
   const text = await response.text();
   const json = text === '' ? null : (JSON.parse(text) as unknown);
-  if (!response.ok) throw new ApiError(typeof json === 'object' && json !== null && 'title' in json ? (json as ProblemDetails) : { code: 'failed', title: 'Something went wrong.', status: response.status });
+  if (!response.ok)
+    throw new ApiError(
+      typeof json === 'object' && json !== null && 'title' in json
+        ? (json as ProblemDetails)
+        : { code: 'failed', title: 'Something went wrong.', status: response.status },
+    );
   return json as T;
 }
 export const messageOf = (error: unknown): string => (error instanceof Error ? error.message : 'Something went wrong.');

@@ -9,10 +9,18 @@ export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => api<Me>('
 export const useAthletes = () => useQuery({ queryKey: ['athletes'], queryFn: async () => (await api<{ athletes: StoredAthlete[] }>('/athletes')).athletes });
 export const useWorkouts = () => useQuery({ queryKey: ['workouts'], queryFn: async () => (await api<{ workouts: StoredWorkout[] }>('/workouts')).workouts });
 export const useWorkout = (id: number) => useQuery({ queryKey: ['workouts', id], queryFn: () => api<StoredWorkout>(`/workouts/${id}`) });
-export const useLocks = (id: number) => useQuery({ queryKey: ['workouts', id, 'locks'], queryFn: async () => (await api<{ locks: StoredLocks[] }>(`/workouts/${id}/locks`)).locks });
-export const useSends = (id: number) => useQuery({ queryKey: ['workouts', id, 'sends'], queryFn: async () => (await api<{ sends: StoredSend[] }>(`/workouts/${id}/sends`)).sends, refetchInterval: 30_000 });
-export const useBoard = (id: number) => useQuery({ queryKey: ['workouts', id, 'board'], queryFn: () => api<Board>(`/workouts/${id}/board`), refetchInterval: 20_000 });
-export const useRules = () => useQuery({ queryKey: ['rules'], queryFn: async () => ({ ...defaultRules, ...(await api<{ rules: HouseRules }>('/rules')).rules }) });
+export const useLocks = (id: number) =>
+  useQuery({ queryKey: ['workouts', id, 'locks'], queryFn: async () => (await api<{ locks: StoredLocks[] }>(`/workouts/${id}/locks`)).locks });
+export const useSends = (id: number) =>
+  useQuery({
+    queryKey: ['workouts', id, 'sends'],
+    queryFn: async () => (await api<{ sends: StoredSend[] }>(`/workouts/${id}/sends`)).sends,
+    refetchInterval: 30_000,
+  });
+export const useBoard = (id: number) =>
+  useQuery({ queryKey: ['workouts', id, 'board'], queryFn: () => api<Board>(`/workouts/${id}/board`), refetchInterval: 20_000 });
+export const useRules = () =>
+  useQuery({ queryKey: ['rules'], queryFn: async () => ({ ...defaultRules, ...(await api<{ rules: HouseRules }>('/rules')).rules }) });
 export const useAthletePage = (token: string) => useQuery({ queryKey: ['a', token], queryFn: () => api<AthletePage>(`/a/${token}`), retry: 1 });
 
 /** Deleting is undone by one click on the message that follows. */
@@ -23,7 +31,16 @@ export function useDelete(path: string, what: string, invalidate: readonly unkno
     mutationFn: (id: number) => api(`${path}/${id}`, { method: 'DELETE' }),
     onSuccess: (_answer, id) => {
       void refresh();
-      toast(`${what} deleted.`, { duration: 12_000, action: { label: 'Undo', onClick: () => void api(`${path}/${id}/restore`, { method: 'POST' }).then(refresh).catch((error: unknown) => toast.error(messageOf(error))) } });
+      toast(`${what} deleted.`, {
+        duration: 12_000,
+        action: {
+          label: 'Undo',
+          onClick: () =>
+            void api(`${path}/${id}/restore`, { method: 'POST' })
+              .then(refresh)
+              .catch((error: unknown) => toast.error(messageOf(error))),
+        },
+      });
     },
     onError: (error) => toast.error(messageOf(error)),
   });
@@ -33,7 +50,8 @@ export function useSaveLocks(workoutId: number) {
   const client = useQueryClient();
   const key = ['workouts', workoutId, 'locks'];
   return useMutation({
-    mutationFn: ({ athleteId, locks }: { athleteId: number; locks: readonly Lock[] }) => api(`/workouts/${workoutId}/locks/${athleteId}`, { method: 'PUT', body: { locks } }),
+    mutationFn: ({ athleteId, locks }: { athleteId: number; locks: readonly Lock[] }) =>
+      api(`/workouts/${workoutId}/locks/${athleteId}`, { method: 'PUT', body: { locks } }),
     onMutate: ({ athleteId, locks }) => {
       const before = client.getQueryData<StoredLocks[]>(key) ?? [];
       client.setQueryData<StoredLocks[]>(key, [...before.filter((each) => each.athleteId !== athleteId), { athleteId, locks }]);

@@ -165,12 +165,26 @@ function ScoreForm({ token, page }: { token: string; page: AthletePage }) {
       <h2 className="text-lg">Your score</h2>
       {page.score && <p className="text-sm text-good">Logged: {page.score.score}</p>}
       <div className="mt-1 flex flex-wrap gap-2">
-        <input aria-label="Score" aria-invalid={problem !== null} className={`${inputLook} min-w-0 flex-1 text-lg`} placeholder={placeholderOf(kind)} value={score} onChange={(event) => setScore(event.target.value)} />
+        <input
+          aria-label="Score"
+          aria-invalid={problem !== null}
+          className={`${inputLook} min-w-0 flex-1 text-lg`}
+          placeholder={placeholderOf(kind)}
+          value={score}
+          onChange={(event) => setScore(event.target.value)}
+        />
         <Button look="main" type="submit" disabled={save.isPending || score.trim() === ''}>
           {page.score ? 'Correct' : 'Log'}
         </Button>
       </div>
-      <input aria-label="Note for your coach" className={`${inputLook} mt-2 w-full`} placeholder="A word for your coach" value={note} maxLength={1000} onChange={(event) => setNote(event.target.value)} />
+      <input
+        aria-label="Note for your coach"
+        className={`${inputLook} mt-2 w-full`}
+        placeholder="A word for your coach"
+        value={note}
+        maxLength={1000}
+        onChange={(event) => setNote(event.target.value)}
+      />
       {problem && (
         <p role="alert" className="mt-1 text-sm text-bad">
           {problem}

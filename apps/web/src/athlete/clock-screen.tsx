@@ -36,7 +36,10 @@ function Clock({ token, page }: { token: string; page: AthletePage }) {
     unlockSound();
     change(() => ({ ...freshClock, startedAt: Date.now() + countInSeconds * 1000 }));
   };
-  const pause = (): void => change((before) => (before.pausedAt === null ? { ...before, pausedAt: Date.now() } : { ...before, pausedAt: null, pausedMs: before.pausedMs + Date.now() - before.pausedAt }));
+  const pause = (): void =>
+    change((before) =>
+      before.pausedAt === null ? { ...before, pausedAt: Date.now() } : { ...before, pausedAt: null, pausedMs: before.pausedMs + Date.now() - before.pausedAt },
+    );
   const tap = (): void => {
     unlockSound();
     change((before) => ({ ...before, taps: [...before.taps, { at: secondsOf(before, Date.now()), part: view.cue.part }] }));
@@ -57,7 +60,15 @@ function Clock({ token, page }: { token: string; page: AthletePage }) {
     void navigate(`/a/${token}`);
   };
 
-  const big = countingIn ? String(Math.ceil(-seconds)) : !started ? formatClock(page.brief.clock.totalSeconds ?? view.cue.lengthSeconds ?? 0) : over ? formatClock(state.finishedAt ?? seconds) : view.left === null || view.cue.kind === 'cap' ? formatClock(view.into) : formatClock(Math.ceil(view.left));
+  const big = countingIn
+    ? String(Math.ceil(-seconds))
+    : !started
+      ? formatClock(page.brief.clock.totalSeconds ?? view.cue.lengthSeconds ?? 0)
+      : over
+        ? formatClock(state.finishedAt ?? seconds)
+        : view.left === null || view.cue.kind === 'cap'
+          ? formatClock(view.into)
+          : formatClock(Math.ceil(view.left));
   return (
     <main className={`flex min-h-dvh flex-col p-4 ${countingIn ? 'bg-amber-wash text-amber-ink' : (toneOf[view.cue.kind] ?? 'bg-paper text-ink')}`}>
       <div className="flex items-center gap-2">
@@ -70,14 +81,29 @@ function Clock({ token, page }: { token: string; page: AthletePage }) {
         </button>
       </div>
       <div className="flex flex-1 flex-col items-center justify-center gap-2 text-center">
-        <p className="text-2xl">{countingIn ? 'Get ready' : !started ? (page.brief.clock.totalSeconds === null ? 'Open end' : 'In all') : state.pausedAt !== null ? 'Paused' : view.cue.text}</p>
+        <p className="text-2xl">
+          {countingIn
+            ? 'Get ready'
+            : !started
+              ? page.brief.clock.totalSeconds === null
+                ? 'Open end'
+                : 'In all'
+              : state.pausedAt !== null
+                ? 'Paused'
+                : view.cue.text}
+        </p>
         <p role="timer" aria-live="off" className="font-serif text-[27vw] font-semibold leading-none sm:text-[180px]">
           {big}
         </p>
         {started && !over && !countingIn && <p className="text-soft">on the clock {formatClock(Math.max(0, seconds))}</p>}
         {!over && (
           <ul className="mt-2 text-2xl leading-snug">
-            {(view.cue.lines.length > 0 ? view.cue.lines : view.cue.kind === 'rest' && view.next ? [`next: ${view.next.text}`, ...view.next.lines] : (part?.lines.map((line) => line.text) ?? [])).map((line, index) => (
+            {(view.cue.lines.length > 0
+              ? view.cue.lines
+              : view.cue.kind === 'rest' && view.next
+                ? [`next: ${view.next.text}`, ...view.next.lines]
+                : (part?.lines.map((line) => line.text) ?? [])
+            ).map((line, index) => (
               <li key={index}>{line}</li>
             ))}
           </ul>

@@ -56,7 +56,14 @@ export function viewOf(cues: readonly ClockCue[], state: ClockState, now: number
   for (let each = 0; each < cues.length; each++) if (starts[each]! <= seconds) index = each;
   const cue = cues[index]!;
   const into = seconds - starts[index]!;
-  return { index, cue, into, left: cue.lengthSeconds === null ? null : Math.max(0, cue.lengthSeconds - into), next: cues[index + 1] ?? null, over: cue.kind === 'end' };
+  return {
+    index,
+    cue,
+    into,
+    left: cue.lengthSeconds === null ? null : Math.max(0, cue.lengthSeconds - into),
+    next: cues[index + 1] ?? null,
+    over: cue.kind === 'end',
+  };
 }
 
 /** Beeps due between two looks at the clock: at every piece's start, and 3-2-1 before one that the clock begins. */
@@ -73,7 +80,7 @@ export function beepsBetween(cues: readonly ClockCue[], state: ClockState, from:
 /** The score the clock can tell: a time, each set's time, or rounds tapped. */
 export function scoreOfClock(cues: readonly ClockCue[], state: ClockState, kind: string): string | null {
   const starts = startsOf(cues, state.ended);
-  const lengths = Object.entries(state.ended).map(([index, at]) => at - (starts[Number(index)] ?? 0)); // prettier-ignore
+  const lengths = Object.entries(state.ended).map(([index, at]) => at - (starts[Number(index)] ?? 0));
   if (kind === 'eachSet') return lengths.length > 0 ? lengths.map(formatClock).join(' ') : null;
   if (kind === 'time') return lengths.length > 0 ? formatClock(lengths[0]!) : null;
   if (kind === 'rounds' || kind === 'sum') return state.taps.length > 0 ? `${state.taps.length}+0` : null;

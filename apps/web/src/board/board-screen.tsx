@@ -38,9 +38,15 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
   const best = Math.max(110, ...data.board.map((each) => each.index ?? 0));
   const inside = data.board.filter((each) => each.inWindow === true).length;
   const judged = data.board.filter((each) => each.inWindow !== null).length;
-  const rows = data.school === 'turnedUp' ? [...data.board].sort((a, b) => (a.athlete < b.athlete ? -1 : 1)) : data.school === 'window' ? [...data.board].sort((a, b) => Number(b.inWindow) - Number(a.inWindow) || a.rank - b.rank) : data.board;
+  const rows =
+    data.school === 'turnedUp'
+      ? [...data.board].sort((a, b) => (a.athlete < b.athlete ? -1 : 1))
+      : data.school === 'window'
+        ? [...data.board].sort((a, b) => Number(b.inWindow) - Number(a.inWindow) || a.rank - b.rank)
+        : data.board;
   return (
     <Page
+      wide
       title="Board"
       aside={
         <span className="text-sm text-soft">
@@ -48,7 +54,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
         </span>
       }
     >
-      <div className="grid gap-8 lg:grid-cols-[1fr_290px]">
+      <div className="grid gap-8 lg:grid-cols-[1fr_250px]">
         <div className="overflow-x-auto">
           {rows.length === 0 ? (
             <Empty title="No scores yet">
@@ -63,7 +69,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
                   <th className="py-1 pr-3 font-medium">Athlete</th>
                   <th className="py-1 pr-3 font-medium">Score in own version</th>
                   {data.school !== 'turnedUp' && <th className="py-1 pr-3 font-medium">As written</th>}
-                  {data.school !== 'turnedUp' && <th className="w-40 py-1 pr-3 font-medium">Index (100 = par)</th>}
+                  {data.school !== 'turnedUp' && <th className="w-32 py-1 pr-3 font-medium">Index (100 = par)</th>}
                   <th className="py-1 pr-3 font-medium">Verdict</th>
                   <th>
                     <span className="sr-only">Actions</span>
@@ -72,12 +78,25 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
               </thead>
               <tbody>
                 {rows.map((row) => (
-                  <Row key={row.scoreId} row={row} kind={kind} best={best} school={data.school} editing={editing === row.scoreId} edit={(on) => setEditing(on ? row.scoreId : null)} remove={() => remove.mutate(row.scoreId)} workoutId={workoutId} />
+                  <Row
+                    key={row.scoreId}
+                    row={row}
+                    kind={kind}
+                    best={best}
+                    school={data.school}
+                    editing={editing === row.scoreId}
+                    edit={(on) => setEditing(on ? row.scoreId : null)}
+                    remove={() => remove.mutate(row.scoreId)}
+                    workoutId={workoutId}
+                  />
                 ))}
               </tbody>
             </table>
           )}
-          <p className="mt-3 text-xs text-soft">“As written” is the score this athlete would have had in the workout as written; the range says how sure that is. A version whose score hardly moves with fitness tells little: its range is wide.</p>
+          <p className="mt-3 text-xs text-soft">
+            “As written” is the score this athlete would have had in the workout as written; the range says how sure that is. A version whose score hardly moves
+            with fitness tells little: its range is wide.
+          </p>
         </div>
         <aside>
           <h2 className="text-base">Not logged yet</h2>
@@ -106,13 +125,35 @@ const schoolWords: Readonly<Record<Board['school'], string>> = {
   turnedUp: 'House rule: turned up or not, no scores compared',
 };
 
-function Row({ row, kind, best, school, editing, edit, remove, workoutId }: { row: BoardEntry; kind: ScoreKind; best: number; school: Board['school']; editing: boolean; edit: (on: boolean) => void; remove: () => void; workoutId: number }) {
+function Row({
+  row,
+  kind,
+  best,
+  school,
+  editing,
+  edit,
+  remove,
+  workoutId,
+}: {
+  row: BoardEntry;
+  kind: ScoreKind;
+  best: number;
+  school: Board['school'];
+  editing: boolean;
+  edit: (on: boolean) => void;
+  remove: () => void;
+  workoutId: number;
+}) {
   return (
-    <tr className="border-b border-line align-top">
+    <tr className="border-b border-line">
       <td className="py-1.5 pr-2 text-soft">{school === 'adjusted' ? row.rank : ''}</td>
       <td className="py-1.5 pr-3 font-medium">{row.athlete}</td>
       <td className="py-1.5 pr-3">
-        {editing ? <ScoreEntry workoutId={workoutId} athleteId={row.athleteId} name={row.athlete} kind={kind} start={row.score} done={() => edit(false)} /> : <span title={row.versionText}>{row.score}</span>}
+        {editing ? (
+          <ScoreEntry workoutId={workoutId} athleteId={row.athleteId} name={row.athlete} kind={kind} start={row.score} done={() => edit(false)} />
+        ) : (
+          <span title={row.versionText}>{row.score}</span>
+        )}
         {row.note && <span className="block text-xs text-soft">{row.note}</span>}
       </td>
       {school !== 'turnedUp' && (
@@ -120,7 +161,7 @@ function Row({ row, kind, best, school, editing, edit, remove, workoutId }: { ro
           {row.equivalent ? (
             <>
               {showScore(row.equivalent.median, row.equivalent.unit)}
-              <span className="block text-xs text-soft">
+              <span className="ml-1.5 text-xs text-soft">
                 {showScore(row.equivalent.low, row.equivalent.unit)} to {showScore(row.equivalent.high, row.equivalent.unit)}
               </span>
             </>
@@ -145,9 +186,9 @@ function Row({ row, kind, best, school, editing, edit, remove, workoutId }: { ro
       <td className="py-1.5 pr-3 text-sm">
         {row.inWindow === true && <span className="rounded bg-amber-wash px-1.5 text-amber-ink">in the window</span>}
         {row.inWindow !== true && row.verdict}
-        {row.elasticity !== null && row.elasticity < 0.4 && <span className="block text-xs text-soft">tells little about fitness</span>}
+        {row.elasticity !== null && row.elasticity < 0.4 && <span className="ml-1.5 text-xs text-soft">tells little</span>}
       </td>
-      <td className="whitespace-nowrap py-1 text-right">
+      <td className="whitespace-nowrap text-right">
         <Button look="bare" onClick={() => edit(!editing)} aria-label={`Correct the score of ${row.athlete}`}>
           <Pencil size={15} />
         </Button>
@@ -159,7 +200,21 @@ function Row({ row, kind, best, school, editing, edit, remove, workoutId }: { ro
   );
 }
 
-function ScoreEntry({ workoutId, athleteId, name, kind, start = '', done }: { workoutId: number; athleteId: number; name: string; kind: ScoreKind; start?: string; done?: () => void }) {
+function ScoreEntry({
+  workoutId,
+  athleteId,
+  name,
+  kind,
+  start = '',
+  done,
+}: {
+  workoutId: number;
+  athleteId: number;
+  name: string;
+  kind: ScoreKind;
+  start?: string;
+  done?: () => void;
+}) {
   const [score, setScore] = useState(start);
   const [problem, setProblem] = useState<string | null>(null);
   const save = useSaveScore(workoutId);
@@ -176,7 +231,14 @@ function ScoreEntry({ workoutId, athleteId, name, kind, start = '', done }: { wo
   return (
     <form onSubmit={submit} className="mt-0.5">
       <div className="flex gap-1.5">
-        <input aria-label={`Score of ${name}`} aria-invalid={problem !== null} className={`${inputLook} w-full min-w-24 text-sm`} placeholder={placeholderOf(kind)} value={score} onChange={(event) => setScore(event.target.value)} />
+        <input
+          aria-label={`Score of ${name}`}
+          aria-invalid={problem !== null}
+          className={`${inputLook} w-full min-w-24 text-sm`}
+          placeholder={placeholderOf(kind)}
+          value={score}
+          onChange={(event) => setScore(event.target.value)}
+        />
         <Button type="submit" disabled={save.isPending || score.trim() === ''}>
           Log
         </Button>

@@ -1,12 +1,16 @@
 /** The start page: today's workout with where everybody stands, and what comes. */
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { formatClock, parseWorkout } from '@gambito/core';
+import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
 import { useAthletes, useBoard, useMe, useSends, useWorkouts } from '../api/queries';
 import type { StoredWorkout } from '../api/types';
 import { Page } from '../shell/frame';
+import { laneOf } from '../strip/lane';
+import { StripAxis, StripLane } from '../strip/strip';
+import { useReference } from '../write/use-reference';
 import { showDay, todayIn } from '../shell/days';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -94,14 +98,18 @@ function TodayWorkout({ workout }: { workout: StoredWorkout }) {
   const { data: athletes = [] } = useAthletes();
   const { data: sends = [] } = useSends(workout.id);
   const { data: board } = useBoard(workout.id);
-  const { summary } = parseWorkout(workout.text);
+  const parsed = useMemo(() => parseWorkout(workout.text), [workout.text]);
+  const { summary } = parsed;
+  const { data: reference } = useReference(workout.text, 'men');
   const live = sends.filter((each) => !each.revoked);
   const changed = live.filter((each) => each.changed).length;
   const state = (athleteId: number): { text: string; tone: string } => {
     const entry = board?.board.find((each) => each.athleteId === athleteId);
     if (entry) return { text: `${entry.score}${entry.index === null ? '' : ` · index ${Math.round(entry.index)}`}`, tone: 'text-good font-medium' };
     const sent = live.find((each) => each.athleteId === athleteId);
-    return sent ? { text: sent.changed ? 'sent, changed since' : 'sent, not logged', tone: sent.changed ? 'text-amber-ink' : 'text-ink' } : { text: 'not sent', tone: 'text-soft' };
+    return sent
+      ? { text: sent.changed ? 'sent, changed since' : 'sent, not logged', tone: sent.changed ? 'text-amber-ink' : 'text-ink' }
+      : { text: 'not sent', tone: 'text-soft' };
   };
   return (
     <section aria-label={workout.title}>
@@ -109,6 +117,17 @@ function TodayWorkout({ workout }: { workout: StoredWorkout }) {
         <h2 className="text-3xl">{workout.title}</h2>
         <span className="text-soft">{summary.clockSeconds === null ? 'open end' : formatClock(summary.clockSeconds)}</span>
       </div>
+      {reference && (
+        <div className="mt-2">
+          <StripLane
+            lane={laneOf(parsed.workout, reference.run, () => false)}
+            total={Math.max(30, reference.run.totalSeconds)}
+            height={34}
+            title={`${workout.title} as the reference athlete does it`}
+          />
+          <StripAxis total={Math.max(30, reference.run.totalSeconds)} />
+        </div>
+      )}
       <div className="mt-3 grid gap-6 md:grid-cols-[minmax(230px,1fr)_2fr]">
         <div>
           <pre className="whitespace-pre-wrap border-l-4 border-line pl-4 font-sans text-base leading-relaxed">{workout.text.replace(/^#.*\n/, '').trim()}</pre>

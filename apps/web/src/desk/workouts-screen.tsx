@@ -20,8 +20,17 @@ export function WorkoutsScreen() {
   const remove = useDelete('/workouts', 'Workout', ['workouts']);
   const [search, setSearch] = useState('');
   const refresh = () => client.invalidateQueries({ queryKey: ['workouts'] });
-  const duplicate = useMutation({ mutationFn: (id: number) => api<StoredWorkout>(`/workouts/${id}/duplicate`, { method: 'POST' }), onSuccess: refresh, onError: (failure) => toast.error(messageOf(failure)) });
-  const date = useMutation({ mutationFn: ({ workout, day }: { workout: StoredWorkout; day: string | null }) => api(`/workouts/${workout.id}`, { method: 'PUT', body: { day, revision: workout.revision } }), onSettled: refresh, onError: (failure) => toast.error(messageOf(failure)) });
+  const duplicate = useMutation({
+    mutationFn: (id: number) => api<StoredWorkout>(`/workouts/${id}/duplicate`, { method: 'POST' }),
+    onSuccess: refresh,
+    onError: (failure) => toast.error(messageOf(failure)),
+  });
+  const date = useMutation({
+    mutationFn: ({ workout, day }: { workout: StoredWorkout; day: string | null }) =>
+      api(`/workouts/${workout.id}`, { method: 'PUT', body: { day, revision: workout.revision } }),
+    onSettled: refresh,
+    onError: (failure) => toast.error(messageOf(failure)),
+  });
   if (error) return <Failed error={error} retry={() => void refetch()} />;
   if (!workouts) return <Loading />;
   const shown = workouts.filter((each) => each.text.toLowerCase().includes(search.toLowerCase()));
@@ -49,9 +58,21 @@ export function WorkoutsScreen() {
               <Link to={`/workouts/${workout.id}/write`} className="font-serif text-lg hover:underline">
                 {workout.title}
               </Link>
-              <p className="truncate text-sm text-soft">{workout.text.replace(/^#.*\n/, '').split('\n').filter((line) => line.trim() !== '').join(' · ')}</p> {/* prettier-ignore */}
+              <p className="truncate text-sm text-soft">
+                {workout.text
+                  .replace(/^#.*\n/, '')
+                  .split('\n')
+                  .filter((line) => line.trim() !== '')
+                  .join(' · ')}
+              </p>{' '}
             </div>
-            <input type="date" aria-label={`Day of ${workout.title}`} className={inputLook} value={workout.day ?? ''} onChange={(event) => date.mutate({ workout, day: event.target.value || null })} />
+            <input
+              type="date"
+              aria-label={`Day of ${workout.title}`}
+              className={inputLook}
+              value={workout.day ?? ''}
+              onChange={(event) => date.mutate({ workout, day: event.target.value || null })}
+            />
             <Button look="bare" onClick={() => duplicate.mutate(workout.id)} aria-label={`Duplicate ${workout.title}`}>
               <Copy size={16} /> Duplicate
             </Button>

@@ -21,11 +21,34 @@ export interface AthleteForm {
   readonly noise: string;
   readonly kit: string;
 }
-export const emptyForm: AthleteForm = { name: '', category: 'women', bodyMass: '', stature: '', born: '', level: 'trained', units: 'kg', timeAvailable: '', notes: '', lifts: '', bestSets: '', times: '', avoid: [], placeName: 'home', floor: '3 x 2 m', ceiling: '2.5 m', noise: 'normal', kit: '' };
+export const emptyForm: AthleteForm = {
+  name: '',
+  category: 'women',
+  bodyMass: '',
+  stature: '',
+  born: '',
+  level: 'trained',
+  units: 'kg',
+  timeAvailable: '',
+  notes: '',
+  lifts: '',
+  bestSets: '',
+  times: '',
+  avoid: [],
+  placeName: 'home',
+  floor: '3 x 2 m',
+  ceiling: '2.5 m',
+  noise: 'normal',
+  kit: '',
+};
 
 const text = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
-const record = (value: unknown): Record<string, unknown> => (typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {});
-const lines = (value: unknown): string => Object.entries(record(value)).map(([key, each]) => `${key.replaceAll('_', ' ')}: ${text(each)}`).join('\n'); // prettier-ignore
+const record = (value: unknown): Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
+const lines = (value: unknown): string =>
+  Object.entries(record(value))
+    .map(([key, each]) => `${key.replaceAll('_', ' ')}: ${text(each)}`)
+    .join('\n');
 
 export function formOf(file: Record<string, unknown>): AthleteForm {
   const place = record(Array.isArray(file['places']) ? (file['places'] as unknown[])[0] : file['place']);
@@ -102,7 +125,16 @@ export function fileOf(form: AthleteForm, before: Record<string, unknown>): Reco
     best_sets: readMovementLines(form.bestSets).values,
     times: readTimeLines(form.times).values,
     avoid: form.avoid,
-    place: { name: form.placeName.trim() || 'home', ...optional('floor', form.floor), ...optional('ceiling', form.ceiling), noise: form.noise, kit: form.kit.split('\n').map((each) => each.trim()).filter((each) => each !== '') }, // prettier-ignore
+    place: {
+      name: form.placeName.trim() || 'home',
+      ...optional('floor', form.floor),
+      ...optional('ceiling', form.ceiling),
+      noise: form.noise,
+      kit: form.kit
+        .split('\n')
+        .map((each) => each.trim())
+        .filter((each) => each !== ''),
+    },
   };
 }
 
@@ -110,14 +142,33 @@ export function fileOf(form: AthleteForm, before: Record<string, unknown>): Reco
 export function readForm(form: AthleteForm, before: Record<string, unknown>, today: string): { athlete: Athlete; problems: Readonly<Record<string, string>> } {
   const { athlete, problems } = readAthlete(fileOf(form, before), today);
   const byField: Record<string, string> = {};
-  const fieldOf: Readonly<Record<string, string>> = { body_mass: 'bodyMass', stature: 'stature', born: 'born', 'place.floor': 'floor', 'place.ceiling': 'ceiling' };
+  const fieldOf: Readonly<Record<string, string>> = {
+    body_mass: 'bodyMass',
+    stature: 'stature',
+    born: 'born',
+    'place.floor': 'floor',
+    'place.ceiling': 'ceiling',
+  };
   for (const each of problems) {
-    const field = fieldOf[each.key] ?? (each.key.startsWith('maxes') ? 'lifts' : each.key.startsWith('best_sets') ? 'bestSets' : each.key.startsWith('times') ? 'times' : each.key === 'place.kit' ? 'kit' : null);
+    const field =
+      fieldOf[each.key] ??
+      (each.key.startsWith('maxes')
+        ? 'lifts'
+        : each.key.startsWith('best_sets')
+          ? 'bestSets'
+          : each.key.startsWith('times')
+            ? 'times'
+            : each.key === 'place.kit'
+              ? 'kit'
+              : null);
     if (field) byField[field] = byField[field] ? `${byField[field]} ${each.message}` : each.message;
   }
-  const listed = { lifts: readMovementLines(form.lifts).problems, bestSets: readMovementLines(form.bestSets).problems, times: readTimeLines(form.times).problems };
-  for (const [field, found] of Object.entries(listed)) if (found.length > 0) byField[field] = [...found, byField[field] ?? ''].join(' ').trim(); // prettier-ignore
+  const listed = {
+    lifts: readMovementLines(form.lifts).problems,
+    bestSets: readMovementLines(form.bestSets).problems,
+    times: readTimeLines(form.times).problems,
+  };
+  for (const [field, found] of Object.entries(listed)) if (found.length > 0) byField[field] = [...found, byField[field] ?? ''].join(' ').trim();
   if (form.name.trim() === '') byField['name'] = 'Expected a name.';
   return { athlete, problems: byField };
 }
-

@@ -1,7 +1,7 @@
 import { trimNumber, type FeasibleLoad } from '@gambito/core';
 
 /** What the kit can make, by implement; many loads are told as a range with their steps. */
-export function LoadList({ loads, assumed }: { loads: readonly FeasibleLoad[]; assumed: readonly string[] }) {
+export function LoadList({ loads, others, assumed }: { loads: readonly FeasibleLoad[]; others: readonly string[]; assumed: readonly string[] }) {
   const groups = new Map<string, FeasibleLoad[]>();
   for (const load of loads) {
     const key = `${load.count === 2 ? 'two ' : ''}${load.implement}${load.count === 2 ? 's' : ''}`;
@@ -17,12 +17,19 @@ export function LoadList({ loads, assumed }: { loads: readonly FeasibleLoad[]; a
           <div key={name} className="border-b border-line py-1">
             <dt className="font-medium">{name}</dt>
             <dd className="text-soft">
-              {list.length > 14 ? `${list.length} loads, ${kg(list[0]!)}–${kg(list[list.length - 1]!)} kg: ${list.slice(0, 6).map(kg).join(', ')} …` : `${list.map(kg).join(', ')} kg`}
+              {list.length > 14
+                ? `${list.length} loads, ${kg(list[0]!)}–${kg(list[list.length - 1]!)} kg: ${list.slice(0, 6).map(kg).join(', ')} …`
+                : `${list.map(kg).join(', ')} kg`}
               {list[0]?.approximate && ' (about; a band pulls harder the longer it is)'}
             </dd>
           </div>
         ))}
       </dl>
+      {others.length > 0 && (
+        <p className="mt-2">
+          <b className="font-medium">Also there:</b> <span className="text-soft">{others.join(', ')}</span>
+        </p>
+      )}
       {assumed.length > 0 && (
         <>
           <h2 className="mt-4 text-base">Assumed</h2>

@@ -51,8 +51,14 @@ export function PeopleScreen() {
                 </span>
                 <span className="min-w-0 text-sm">
                   <b>{place.name}</b>, {place.floor.lengthM} × {place.floor.widthM} m, ceiling {place.ceilingM} m{place.noise === 'quiet' && ', quiet'}
-                  {athlete.avoid.length > 0 && <span className="text-amber-ink"> · avoids {athlete.avoid.map((tag) => tag.replaceAll('_', ' ')).join(', ')}</span>}
-                  <span className="block truncate text-soft">{Array.isArray((each.file['place'] as { kit?: unknown } | undefined)?.kit) ? ((each.file['place'] as { kit: string[] }).kit.join(', ') || 'no kit') : 'no kit'}</span> {/* prettier-ignore */}
+                  {athlete.avoid.length > 0 && (
+                    <span className="text-amber-ink"> · avoids {athlete.avoid.map((tag) => tag.replaceAll('_', ' ')).join(', ')}</span>
+                  )}
+                  <span className="block truncate text-soft">
+                    {Array.isArray((each.file['place'] as { kit?: unknown } | undefined)?.kit)
+                      ? (each.file['place'] as { kit: string[] }).kit.join(', ') || 'no kit'
+                      : 'no kit'}
+                  </span>{' '}
                 </span>
               </Link>
               <Button look="danger" onClick={() => remove.mutate(each.id)} aria-label={`Delete ${each.name}`}>

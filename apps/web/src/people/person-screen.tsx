@@ -1,6 +1,6 @@
 /** One athlete and one place: a short form, a free-text kit that shows at once the loads it makes. */
 import { useQueryClient } from '@tanstack/react-query';
-import { avoidNames, feasibleLoads } from '@gambito/core';
+import { avoidNames, feasibleLoads, type KitItem } from '@gambito/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
@@ -59,7 +59,10 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
     setBusy(true);
     try {
       const file = fileOf(form, before);
-      await api(stored ? `/athletes/${stored.id}` : '/athletes', { method: stored ? 'PUT' : 'POST', body: { file, ...(stored ? { revision: stored.revision } : {}) } });
+      await api(stored ? `/athletes/${stored.id}` : '/athletes', {
+        method: stored ? 'PUT' : 'POST',
+        body: { file, ...(stored ? { revision: stored.revision } : {}) },
+      });
       localStorage.removeItem(draftKey);
       await client.invalidateQueries({ queryKey: ['athletes'] });
       toast(`${form.name.trim()} saved.`);
@@ -92,7 +95,9 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
   );
   const area = (key: keyof AthleteForm, label: string, hint: string, rows: number) => (
     <Field label={label} hint={hint} problem={problems[key] ?? null}>
-      {(bound) => <textarea {...bound} rows={rows} spellCheck={false} className={`${inputLook} leading-snug`} value={form[key] as string} onChange={set(key)} />}
+      {(bound) => (
+        <textarea {...bound} rows={rows} spellCheck={false} className={`${inputLook} leading-snug`} value={form[key] as string} onChange={set(key)} />
+      )}
     </Field>
   );
   return (
@@ -131,7 +136,13 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
             <legend className="text-sm font-medium">Avoids</legend>
             <div className="mt-1 flex flex-wrap gap-1.5">
               {avoidNames.map((tag) => (
-                <button key={tag} type="button" aria-pressed={form.avoid.includes(tag)} onClick={() => toggle(tag)} className={`rounded-full border px-2.5 py-1 text-sm ${form.avoid.includes(tag) ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet'}`}>
+                <button
+                  key={tag}
+                  type="button"
+                  aria-pressed={form.avoid.includes(tag)}
+                  onClick={() => toggle(tag)}
+                  className={`rounded-full border px-2.5 py-1 text-sm ${form.avoid.includes(tag) ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet'}`}
+                >
                   {tag.replaceAll('_', ' ')}
                 </button>
               ))}
@@ -150,8 +161,30 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
           {area('bestSets', 'Best sets', 'one a line: strict pull-up 6', 3)}
           {area('times', 'Times', 'one a line: run 400 m 1:36', 2)}
         </section>
-        <LoadList loads={loads} assumed={athlete.assumed} />
+        <LoadList loads={loads} others={othersOf(athlete.places[0]?.kit ?? [])} assumed={athlete.assumed} />
       </form>
     </Page>
   );
+}
+
+const plainWords: Readonly<Record<string, string>> = {
+  bar: 'pull-up bar',
+  lowBar: 'low bar',
+  dipBar: 'dip bars',
+  row: 'rowing machine',
+  airBike: 'air bike',
+  anchor: 'something to anchor to',
+};
+
+/** What the kit holds besides loads, as it was understood. */
+function othersOf(kit: readonly KitItem[]): string[] {
+  return [
+    ...new Set(
+      kit.flatMap((item) => {
+        if ('heightCm' in item) return [`${item.kind} ${item.heightCm} cm${item.count > 1 ? ` × ${item.count}` : ''}`];
+        if (item.kind === 'route') return [item.metres.length > 0 ? `run route ${item.metres.join(', ')} m` : 'run route'];
+        return ['grams', 'plates', 'fromGrams', 'toGrams', 'lowGrams'].some((key) => key in item) ? [] : [plainWords[item.kind] ?? item.kind];
+      }),
+    ),
+  ];
 }

@@ -28,11 +28,21 @@ export function RulesScreen() {
   if (!rules) return <Loading />;
   const choose = (key: RuleKey, value: string): void => {
     const before = rules[key];
-    save.mutate({ [key]: value } as Partial<HouseRules>, { onSuccess: () => toast('Rule changed; versions follow it.', { action: { label: 'Undo', onClick: () => save.mutate({ [key]: before } as Partial<HouseRules>) } }) });
+    save.mutate({ [key]: value } as Partial<HouseRules>, {
+      onSuccess: () =>
+        toast('Rule changed; versions follow it.', { action: { label: 'Undo', onClick: () => save.mutate({ [key]: before } as Partial<HouseRules>) } }),
+    });
   };
   const active = (Object.keys(ruleSpecs) as RuleKey[]).filter((key) => ruleSpecs[key].active);
   return (
-    <Page title="House rules" aside={<Button onClick={() => save.mutate(Object.fromEntries(active.map((key) => [key, ruleSpecs[key].options[0].value])) as Partial<HouseRules>)}>All to their defaults</Button>}>
+    <Page
+      title="House rules"
+      aside={
+        <Button onClick={() => save.mutate(Object.fromEntries(active.map((key) => [key, ruleSpecs[key].options[0].value])) as Partial<HouseRules>)}>
+          All to their defaults
+        </Button>
+      }
+    >
       <p className="mb-3 max-w-3xl text-soft">Where good coaches differ, you choose once. Every version follows, and its explanation names the rule it used.</p>
       <div className="grid gap-x-8 lg:grid-cols-2">
         {active.map((key) => {

@@ -41,11 +41,19 @@ export function SendScreen() {
         keep(await api<{ sends: StoredSend[] }>(`/workouts/${id}/sends`, { body: { athleteIds: ids.slice(at, at + 3) } }));
       }
     },
-    onSuccess: (_answer, ids) => toast(`${ids.length} ${ids.length === 1 ? 'version is' : 'versions are'} ready behind ${ids.length === 1 ? 'its link' : 'their links'}.`),
+    onSuccess: (_answer, ids) =>
+      toast(`${ids.length} ${ids.length === 1 ? 'version is' : 'versions are'} ready behind ${ids.length === 1 ? 'its link' : 'their links'}.`),
     onError: (failure) => toast.error(messageOf(failure)),
     onSettled: () => setProgress({ done: 0, of: 0 }),
   });
-  const revoke = useMutation({ mutationFn: (sendId: number) => api<{ sends: StoredSend[] }>(`/workouts/${id}/sends/${sendId}`, { method: 'DELETE' }), onSuccess: (answer) => { keep(answer); toast('The link is withdrawn. Sending again makes a new one.'); }, onError: (failure) => toast.error(messageOf(failure)) }); // prettier-ignore
+  const revoke = useMutation({
+    mutationFn: (sendId: number) => api<{ sends: StoredSend[] }>(`/workouts/${id}/sends/${sendId}`, { method: 'DELETE' }),
+    onSuccess: (answer) => {
+      keep(answer);
+      toast('The link is withdrawn. Sending again makes a new one.');
+    },
+    onError: (failure) => toast.error(messageOf(failure)),
+  });
   if (error) return <Failed error={error} retry={() => void refetch()} />;
   if (!sends || !athletes) return <Loading />;
   const live = sends.filter((each) => !each.revoked);
@@ -73,7 +81,13 @@ export function SendScreen() {
       {byHand && (
         <div className="mb-4">
           <p className="text-sm">The browser does not let Gambito copy; select and copy by hand:</p>
-          <textarea aria-label="Links" readOnly className="mt-1 h-40 w-full rounded border border-line bg-sheet p-2 text-sm" value={byHand} onFocus={(event) => event.currentTarget.select()} />
+          <textarea
+            aria-label="Links"
+            readOnly
+            className="mt-1 h-40 w-full rounded border border-line bg-sheet p-2 text-sm"
+            value={byHand}
+            onFocus={(event) => event.currentTarget.select()}
+          />
         </div>
       )}
       <table className="w-full border-collapse">
@@ -109,7 +123,10 @@ export function SendScreen() {
                 </td>
                 <td className="py-1 text-right">
                   {alive && (
-                    <Button look="bare" onClick={() => void copy(linkOf(sent.token)).then((fine) => (fine ? toast('Link copied.') : setByHand(linkOf(sent.token))))}>
+                    <Button
+                      look="bare"
+                      onClick={() => void copy(linkOf(sent.token)).then((fine) => (fine ? toast('Link copied.') : setByHand(linkOf(sent.token))))}
+                    >
                       Copy
                     </Button>
                   )}

@@ -49,7 +49,12 @@ export function Frame() {
         </NavLink>
         <nav aria-label="Main" className="flex gap-1">
           {places.map(([to, label]) => (
-            <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => `rounded px-2.5 py-1.5 text-sm ${isActive ? 'bg-wash font-semibold' : 'hover:bg-wash'}`}>
+            <NavLink
+              key={to}
+              to={to}
+              end={to === '/'}
+              className={({ isActive }) => `rounded px-2.5 py-1.5 text-sm ${isActive ? 'bg-wash font-semibold' : 'hover:bg-wash'}`}
+            >
               {label}
             </NavLink>
           ))}

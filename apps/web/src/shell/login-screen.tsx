@@ -53,14 +53,36 @@ export function LoginScreen() {
           className="flex flex-col gap-3"
           onSubmit={(event) => {
             event.preventDefault();
-            void enter(fresh ? '/set-up' : '/login', fresh ? { ...form, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', units: 'kg' } : { email: form.email, password: form.password });
+            void enter(
+              fresh ? '/set-up' : '/login',
+              fresh
+                ? { ...form, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', units: 'kg' }
+                : { email: form.email, password: form.password },
+            );
           }}
         >
           <h2 className="text-xl">{fresh ? 'Set up your desk' : 'Sign in'}</h2>
-          {fresh && <Field label="Name">{(props) => <input {...props} className={inputLook} value={form.name} onChange={set('name')} autoComplete="name" required />}</Field>}
-          <Field label="E-mail">{(props) => <input {...props} className={inputLook} type="email" value={form.email} onChange={set('email')} autoComplete="username" required />}</Field>
+          {fresh && (
+            <Field label="Name">
+              {(props) => <input {...props} className={inputLook} value={form.name} onChange={set('name')} autoComplete="name" required />}
+            </Field>
+          )}
+          <Field label="E-mail">
+            {(props) => <input {...props} className={inputLook} type="email" value={form.email} onChange={set('email')} autoComplete="username" required />}
+          </Field>
           <Field label="Password" hint={fresh ? 'At least 10 characters' : undefined}>
-            {(props) => <input {...props} className={inputLook} type="password" value={form.password} onChange={set('password')} autoComplete={fresh ? 'new-password' : 'current-password'} minLength={fresh ? 10 : undefined} required />}
+            {(props) => (
+              <input
+                {...props}
+                className={inputLook}
+                type="password"
+                value={form.password}
+                onChange={set('password')}
+                autoComplete={fresh ? 'new-password' : 'current-password'}
+                minLength={fresh ? 10 : undefined}
+                required
+              />
+            )}
           </Field>
           <Button look="main" type="submit" disabled={busy}>
             {fresh ? 'Start' : 'Sign in'}

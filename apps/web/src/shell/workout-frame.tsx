@@ -23,7 +23,11 @@ export function WorkoutFrame() {
         <span className="text-sm text-soft">{showDay(workout.day)}</span>
         <nav aria-label="Steps" className="ml-auto flex gap-1">
           {steps.map(([to, label], index) => (
-            <NavLink key={to} to={`/workouts/${id}/${to}`} className={({ isActive }) => `rounded px-3 py-1.5 text-sm ${isActive ? 'bg-ink text-paper' : 'hover:bg-wash'}`}>
+            <NavLink
+              key={to}
+              to={`/workouts/${id}/${to}`}
+              className={({ isActive }) => `rounded px-3 py-1.5 text-sm ${isActive ? 'bg-ink text-paper' : 'hover:bg-wash'}`}
+            >
               {index + 1} {label}
             </NavLink>
           ))}

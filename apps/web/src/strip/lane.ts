@@ -31,7 +31,17 @@ export function laneOf(workout: Pick<Workout, 'parts'>, run: Run, swapped: (part
     const slot = slots[block.part]?.[block.slot];
     const movement = movementOf(slot?.movement ?? 'air-squat');
     const unit = slot && slot.unit !== 'reps' ? ` ${slot.unit}` : '';
-    return { key: `${index}`, start: block.start, end: block.end, count: Math.round(block.count), part: block.part, slot: block.slot, pattern: mainPattern(movement), swapped: swapped(block.part, block.slot), label: `${Math.round(block.count)}${unit} ${wordsOf(movement.id)}` };
+    return {
+      key: `${index}`,
+      start: block.start,
+      end: block.end,
+      count: Math.round(block.count),
+      part: block.part,
+      slot: block.slot,
+      pattern: mainPattern(movement),
+      swapped: swapped(block.part, block.slot),
+      label: `${Math.round(block.count)}${unit} ${wordsOf(movement.id)}`,
+    };
   });
   const parts = run.parts.map((result): LanePart => {
     const part = workout.parts[result.part]!;
@@ -41,7 +51,12 @@ export function laneOf(workout: Pick<Workout, 'parts'>, run: Run, swapped: (part
     const rests = part.kind === 'forTime' ? (sets - 1) * (part.restBetween?.high ?? 0) : 0;
     const times = timed && window.per === 'set' ? sets : 1;
     const at = (value: number): number => result.startSeconds + value * times + (times > 1 ? rests : 0);
-    return { start: result.startSeconds, end: result.endSeconds, isRest: part.kind === 'rest', window: timed ? { from: at(window.low ?? 0), to: window.high === null ? at((window.low ?? 0) * 1.5) : at(window.high) } : null };
+    return {
+      start: result.startSeconds,
+      end: result.endSeconds,
+      isRest: part.kind === 'rest',
+      window: timed ? { from: at(window.low ?? 0), to: window.high === null ? at((window.low ?? 0) * 1.5) : at(window.high) } : null,
+    };
   });
   return { blocks, parts, end: run.totalSeconds };
 }

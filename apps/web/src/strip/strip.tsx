@@ -24,7 +24,19 @@ export function StripAxis({ total }: { total: number }) {
   );
 }
 
-export function StripLane({ lane, total, height = 26, title, finish }: { lane: Lane; total: number; height?: number; title: string; finish?: { low: number; median: number; high: number } | null }) {
+export function StripLane({
+  lane,
+  total,
+  height = 26,
+  title,
+  finish,
+}: {
+  lane: Lane;
+  total: number;
+  height?: number;
+  title: string;
+  finish?: { low: number; median: number; high: number } | null;
+}) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const x = (seconds: number): number => (Math.min(seconds, total) / total) * width;
   return (
@@ -40,7 +52,11 @@ export function StripLane({ lane, total, height = 26, title, finish }: { lane: L
             </g>
           ) : null,
         )}
-        {lane.parts.map((part, index) => (part.isRest ? <rect key={`r${index}`} x={x(part.start)} width={x(part.end) - x(part.start)} y={height / 2 - 0.5} height={1} fill="var(--line)" /> : null))}
+        {lane.parts.map((part, index) =>
+          part.isRest ? (
+            <rect key={`r${index}`} x={x(part.start)} width={x(part.end) - x(part.start)} y={height / 2 - 0.5} height={1} fill="var(--line)" />
+          ) : null,
+        )}
         {lane.blocks.map((block) => {
           const left = x(block.start);
           const wide = Math.max(1, x(block.end) - left - 1);
@@ -49,10 +65,31 @@ export function StripLane({ lane, total, height = 26, title, finish }: { lane: L
           return (
             <g key={block.key} transform={`translate(${left} 3)`}>
               <title>{`${block.label}, ${formatClock(block.start)} to ${formatClock(block.end)}`}</title>
-              <rect width={wide} height={tall} rx={1.5} fill={block.swapped ? 'var(--sheet)' : 'var(--block)'} stroke={block.swapped ? 'var(--block)' : 'none'} strokeWidth={1} />
-              {wide > 34 && <path d={glyphPath(block.pattern)} transform={`translate(3 ${(tall - 11) / 2}) scale(0.8)`} fill="none" stroke={block.swapped ? 'var(--ink)' : 'var(--paper)'} strokeWidth={1.6} />}
+              <rect
+                width={wide}
+                height={tall}
+                rx={1.5}
+                fill={block.swapped ? 'var(--sheet)' : 'var(--block)'}
+                stroke={block.swapped ? 'var(--block)' : 'none'}
+                strokeWidth={1}
+              />
+              {wide > 34 && (
+                <path
+                  d={glyphPath(block.pattern)}
+                  transform={`translate(3 ${(tall - 11) / 2}) scale(0.8)`}
+                  fill="none"
+                  stroke={block.swapped ? 'var(--ink)' : 'var(--paper)'}
+                  strokeWidth={1.6}
+                />
+              )}
               {wide > text.length * 6.5 + 3 && (
-                <text x={wide > 34 ? 17 : wide / 2} y={tall / 2 + 4} fontSize={10.5} textAnchor={wide > 34 ? 'start' : 'middle'} fill={block.swapped ? 'var(--ink)' : 'var(--paper)'}>
+                <text
+                  x={wide > 34 ? 17 : wide / 2}
+                  y={tall / 2 + 4}
+                  fontSize={10.5}
+                  textAnchor={wide > 34 ? 'start' : 'middle'}
+                  fill={block.swapped ? 'var(--ink)' : 'var(--paper)'}
+                >
                   {text}
                 </text>
               )}
@@ -61,7 +98,12 @@ export function StripLane({ lane, total, height = 26, title, finish }: { lane: L
         })}
         {finish && (
           <g>
-            <path d={`M${x(finish.low)} ${height - 1} Q${x(finish.median)} ${-height * 0.7} ${x(finish.high)} ${height - 1}`} fill="none" stroke="var(--ink)" strokeWidth={1.2} />
+            <path
+              d={`M${x(finish.low)} ${height - 1} Q${x(finish.median)} ${-height * 0.7} ${x(finish.high)} ${height - 1}`}
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth={1.2}
+            />
             <line x1={x(finish.median)} x2={x(finish.median)} y1={1} y2={height} stroke="var(--ink)" strokeWidth={1.5} />
           </g>
         )}
@@ -71,13 +113,35 @@ export function StripLane({ lane, total, height = 26, title, finish }: { lane: L
 }
 
 /** The predicted score as a small distribution on its own scale, with the window behind it. */
-export function ScoreRange({ low, median, high, window, from, to }: { low: number; median: number; high: number; window: { low: number | null; high: number | null } | null; from: number; to: number }) {
+export function ScoreRange({
+  low,
+  median,
+  high,
+  window,
+  from,
+  to,
+}: {
+  low: number;
+  median: number;
+  high: number;
+  window: { low: number | null; high: number | null } | null;
+  from: number;
+  to: number;
+}) {
   const at = (value: number): number => Math.max(0, Math.min(100, (100 * (value - from)) / Math.max(1e-6, to - from)));
   return (
     <svg viewBox="0 0 100 16" preserveAspectRatio="none" className="h-4 w-full" aria-hidden="true">
-      {window && <rect x={at(window.low ?? from)} width={Math.max(1, at(window.high ?? to) - at(window.low ?? from))} y={0} height={16} fill="var(--amber-wash)" />}
+      {window && (
+        <rect x={at(window.low ?? from)} width={Math.max(1, at(window.high ?? to) - at(window.low ?? from))} y={0} height={16} fill="var(--amber-wash)" />
+      )}
       <line x1={0} x2={100} y1={15.5} y2={15.5} stroke="var(--line)" vectorEffect="non-scaling-stroke" />
-      <path d={`M${at(low)} 15 Q${at(median)} -9 ${at(high)} 15`} fill="var(--block)" fillOpacity={0.25} stroke="var(--block)" vectorEffect="non-scaling-stroke" />
+      <path
+        d={`M${at(low)} 15 Q${at(median)} -9 ${at(high)} 15`}
+        fill="var(--block)"
+        fillOpacity={0.25}
+        stroke="var(--block)"
+        vectorEffect="non-scaling-stroke"
+      />
       <line x1={at(median)} x2={at(median)} y1={2} y2={15} stroke="var(--ink)" strokeWidth={2} vectorEffect="non-scaling-stroke" />
     </svg>
   );

@@ -1,7 +1,17 @@
 import { useId, type ReactNode } from 'react';
 
 /** A labelled input with its hint and its problem, tied together for screen readers. */
-export function Field({ label, hint, problem, children }: { label: string; hint?: ReactNode; problem?: string | null; children: (props: { id: string; 'aria-describedby': string; 'aria-invalid': boolean }) => ReactNode }) {
+export function Field({
+  label,
+  hint,
+  problem,
+  children,
+}: {
+  label: string;
+  hint?: ReactNode;
+  problem?: string | null;
+  children: (props: { id: string; 'aria-describedby': string; 'aria-invalid': boolean }) => ReactNode;
+}) {
   const id = useId();
   return (
     <div className="flex flex-col gap-1">

@@ -1,8 +1,30 @@
 /** The core, off the page's thread. Values cross as plain data. */
-import { adapt, alternativesFor, barePlace, describeStimulus, parseWorkout, planPacing, predictWorkout, readAthlete, referenceCapacity, tierAthlete, type Adapted, type Alternative, type Athlete, type Category, type HouseRules, type Lock, type PartDescription, type Pacing, type Place, type Run } from '@gambito/core';
+import {
+  adapt,
+  alternativesFor,
+  barePlace,
+  describeStimulus,
+  parseWorkout,
+  planPacing,
+  predictWorkout,
+  readAthlete,
+  referenceCapacity,
+  tierAthlete,
+  type Adapted,
+  type Alternative,
+  type Athlete,
+  type Category,
+  type HouseRules,
+  type Lock,
+  type PartDescription,
+  type Pacing,
+  type Place,
+  type Run,
+} from '@gambito/core';
 import { expose } from 'comlink';
 
-export type Who = { readonly kind: 'athlete'; readonly file: Record<string, unknown> } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
+export type Who =
+  { readonly kind: 'athlete'; readonly file: Record<string, unknown> } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
 
 function person(who: Who, today: string): { athlete: Athlete; place: Place } {
   if (who.kind === 'tier') return tierAthlete(who.name, who.category);
@@ -15,12 +37,23 @@ const worker = {
     const { athlete, place } = person(who, today);
     return adapt(parseWorkout(text).workout, athlete, { place, rules, locks, runs: 80 });
   },
-  alternatives(text: string, who: Who, today: string, rules: HouseRules, locks: readonly Lock[], at: { part: number; slot: number }, asked: string | null): Alternative[] {
+  alternatives(
+    text: string,
+    who: Who,
+    today: string,
+    rules: HouseRules,
+    locks: readonly Lock[],
+    at: { part: number; slot: number },
+    asked: string | null,
+  ): Alternative[] {
     const { athlete, place } = person(who, today);
     return alternativesFor(parseWorkout(text).workout, athlete, at, { place, rules, locks }, asked);
   },
   /** The workout as written, for the reference athlete of a column: what the Write screen shows. */
-  reference(text: string, category: Category): { run: Run; stimulus: PartDescription[]; pacing: Pacing; predicted: { unit: string; low: number; median: number; high: number } } | null {
+  reference(
+    text: string,
+    category: Category,
+  ): { run: Run; stimulus: PartDescription[]; pacing: Pacing; predicted: { unit: string; low: number; median: number; high: number } } | null {
     const { workout } = parseWorkout(text);
     if (workout.parts.length === 0) return null;
     const capacity = referenceCapacity(category);

@@ -7,7 +7,12 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ApiError, messageOf } from '../api/client';
 import type { StoredWorkout } from '../api/types';
 
-export type SaveState = { readonly kind: 'saved' } | { readonly kind: 'saving' } | { readonly kind: 'waiting' } | { readonly kind: 'failed'; readonly message: string } | { readonly kind: 'conflict'; readonly theirs: StoredWorkout };
+export type SaveState =
+  | { readonly kind: 'saved' }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'waiting' }
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'conflict'; readonly theirs: StoredWorkout };
 
 const draftKey = (id: number): string => `gambito.draft.${id}`;
 const pauseMs = 600;
@@ -38,7 +43,8 @@ export function useAutosave(workout: StoredWorkout) {
         setState({ kind: 'saved' });
       }
     } catch (error) {
-      const current = error instanceof ApiError && error.problem.code === 'changed_elsewhere' ? (error.problem.current as StoredWorkout | undefined) : undefined;
+      const current =
+        error instanceof ApiError && error.problem.code === 'changed_elsewhere' ? (error.problem.current as StoredWorkout | undefined) : undefined;
       setState(current ? { kind: 'conflict', theirs: current } : { kind: 'failed', message: messageOf(error) });
     } finally {
       running.current = false;

@@ -15,5 +15,12 @@ export function useSettled<T>(value: T, ms: number): T {
 
 export function useReference(text: string, category: Category) {
   const settled = useSettled(text, 120);
-  return useQuery({ queryKey: ['reference', settled, category], queryFn: () => core().reference(settled, category), placeholderData: keepPreviousData, staleTime: Infinity, gcTime: 60_000, retry: false });
+  return useQuery({
+    queryKey: ['reference', settled, category],
+    queryFn: () => core().reference(settled, category),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+    retry: false,
+  });
 }

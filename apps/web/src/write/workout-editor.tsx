@@ -22,13 +22,30 @@ const look = EditorView.theme({
 const readProblems = linter(
   (view): Diagnostic[] => {
     const { doc } = view.state;
-    return parseWorkout(doc.toString()).diagnostics.filter((each) => each.line <= doc.lines && each.code !== 'empty').map((each): Diagnostic => { // prettier-ignore
-      const line = doc.line(each.line);
-      const from = Math.min(line.to, line.from + each.column - 1);
-      const to = Math.min(line.to, Math.max(from + 1, from + each.length));
-      const { suggestion } = each;
-      return { from, to, severity: each.level, message: each.message, ...(suggestion && each.code === 'unknown_movement' ? { actions: [{ name: `Take “${suggestion}”`, apply: (target: EditorView, start: number, end: number) => target.dispatch({ changes: { from: start, to: end, insert: suggestion } }) }] } : {}) };
-    });
+    return parseWorkout(doc.toString())
+      .diagnostics.filter((each) => each.line <= doc.lines && each.code !== 'empty')
+      .map((each): Diagnostic => {
+        const line = doc.line(each.line);
+        const from = Math.min(line.to, line.from + each.column - 1);
+        const to = Math.min(line.to, Math.max(from + 1, from + each.length));
+        const { suggestion } = each;
+        return {
+          from,
+          to,
+          severity: each.level,
+          message: each.message,
+          ...(suggestion && each.code === 'unknown_movement'
+            ? {
+                actions: [
+                  {
+                    name: `Take “${suggestion}”`,
+                    apply: (target: EditorView, start: number, end: number) => target.dispatch({ changes: { from: start, to: end, insert: suggestion } }),
+                  },
+                ],
+              }
+            : {}),
+        };
+      });
   },
   { delay: 250 },
 );
@@ -44,7 +61,16 @@ export function WorkoutEditor({ text, onChange }: { text: string; onChange: (tex
       parent: host.current,
       state: EditorState.create({
         doc: text,
-        extensions: [minimalSetup, look, EditorView.lineWrapping, EditorView.contentAttributes.of({ 'aria-label': 'Workout text', spellcheck: 'false' }), placeholder('AMRAP 12:00\n6 power clean @ 50/35 kg\n…'), lintGutter(), readProblems, EditorView.updateListener.of((update) => update.docChanged && changed.current(update.state.doc.toString()))],
+        extensions: [
+          minimalSetup,
+          look,
+          EditorView.lineWrapping,
+          EditorView.contentAttributes.of({ 'aria-label': 'Workout text', spellcheck: 'false' }),
+          placeholder('AMRAP 12:00\n6 power clean @ 50/35 kg\n…'),
+          lintGutter(),
+          readProblems,
+          EditorView.updateListener.of((update) => update.docChanged && changed.current(update.state.doc.toString())),
+        ],
       }),
     });
     view.current = created;

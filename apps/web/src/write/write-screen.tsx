@@ -35,7 +35,10 @@ function Write({ workout }: { workout: StoredWorkout }) {
     try {
       await save();
       const current = client.getQueryData<StoredWorkout>(['workouts', workout.id]) ?? workout;
-      client.setQueryData(['workouts', workout.id], await api<StoredWorkout>(`/workouts/${workout.id}`, { method: 'PUT', body: { day, revision: current.revision } }));
+      client.setQueryData(
+        ['workouts', workout.id],
+        await api<StoredWorkout>(`/workouts/${workout.id}`, { method: 'PUT', body: { day, revision: current.revision } }),
+      );
       await client.invalidateQueries({ queryKey: ['workouts'], exact: true });
     } catch (failure) {
       toast.error(messageOf(failure));
@@ -47,7 +50,12 @@ function Write({ workout }: { workout: StoredWorkout }) {
       <section aria-label="Text" className="flex min-h-0 flex-col gap-2">
         <div className="flex flex-wrap items-center gap-2">
           <input type="date" aria-label="Day" className={inputLook} value={workout.day ?? ''} onChange={(event) => void setDay(event.target.value || null)} />
-          <Button look="bare" onClick={() => change(formatWorkout(parsed.workout))} disabled={parsed.diagnostics.some((each) => each.level === 'error')} title="Rewrite the text in its usual form; undo with Ctrl Z">
+          <Button
+            look="bare"
+            onClick={() => change(formatWorkout(parsed.workout))}
+            disabled={parsed.diagnostics.some((each) => each.level === 'error')}
+            title="Rewrite the text in its usual form; undo with Ctrl Z"
+          >
             Tidy up
           </Button>
           <SaveNote state={state} retry={() => void save()} />
@@ -79,7 +87,10 @@ function Write({ workout }: { workout: StoredWorkout }) {
       <section aria-label="What it says" className="flex min-w-0 flex-col gap-4">
         <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
           <p className="text-lg">
-            <span className="font-serif text-2xl font-semibold">{parsed.summary.clockSeconds === null ? 'open end' : formatClock(parsed.summary.clockSeconds)}</span> <span className="text-soft">on the clock</span>
+            <span className="font-serif text-2xl font-semibold">
+              {parsed.summary.clockSeconds === null ? 'open end' : formatClock(parsed.summary.clockSeconds)}
+            </span>{' '}
+            <span className="text-soft">on the clock</span>
           </p>
           {reference && (
             <p>
@@ -91,7 +102,13 @@ function Write({ workout }: { workout: StoredWorkout }) {
           )}
           <div role="group" aria-label="Column" className="ml-auto flex overflow-hidden rounded-md border border-line text-sm">
             {(['men', 'women'] as const).map((each) => (
-              <button key={each} type="button" aria-pressed={category === each} onClick={() => setCategory(each)} className={`px-2.5 py-1 ${category === each ? 'bg-ink text-paper' : 'bg-sheet'}`}>
+              <button
+                key={each}
+                type="button"
+                aria-pressed={category === each}
+                onClick={() => setCategory(each)}
+                className={`px-2.5 py-1 ${category === each ? 'bg-ink text-paper' : 'bg-sheet'}`}
+              >
                 {each}
               </button>
             ))}
@@ -103,7 +120,12 @@ function Write({ workout }: { workout: StoredWorkout }) {
           <div>
             {reference && (
               <>
-                <StripLane lane={laneOf(parsed.workout, reference.run, () => false)} total={Math.max(30, reference.run.totalSeconds)} height={54} title={`${parsed.workout.title ?? 'The workout'} as the reference athlete does it, ${formatClock(reference.run.totalSeconds)}`} />
+                <StripLane
+                  lane={laneOf(parsed.workout, reference.run, () => false)}
+                  total={Math.max(30, reference.run.totalSeconds)}
+                  height={54}
+                  title={`${parsed.workout.title ?? 'The workout'} as the reference athlete does it, ${formatClock(reference.run.totalSeconds)}`}
+                />
                 <StripAxis total={Math.max(30, reference.run.totalSeconds)} />
               </>
             )}
@@ -126,7 +148,9 @@ function Write({ workout }: { workout: StoredWorkout }) {
                 </p>
                 <p className="mt-1 text-sm">
                   {part.kind === 'amrap' ? 'One round: ' : 'In all: '}
-                  {Object.entries(part.reps).map(([movement, count]) => `${count} ${wordsOf(movement)}`).join(', ') || 'as many as possible'} {/* prettier-ignore */}
+                  {Object.entries(part.reps)
+                    .map(([movement, count]) => `${count} ${wordsOf(movement)}`)
+                    .join(', ') || 'as many as possible'}{' '}
                 </p>
                 {told && (
                   <>
@@ -160,8 +184,28 @@ function Write({ workout }: { workout: StoredWorkout }) {
   );
 }
 
-const kindWords: Readonly<Record<string, string>> = { amrap: 'AMRAP', forTime: 'for time', every: 'every interval', intervals: 'intervals', windows: 'windows', maxLoad: 'max load', strength: 'strength', rest: 'rest', quality: 'for quality' };
-const scoreWords: Readonly<Record<string, string>> = { time: 'time', rounds: 'rounds + reps', reps: 'reps', load: 'load', distance: 'distance', calories: 'calories', eachSet: 'each set', sum: 'sum of the sets', done: 'done or not' };
+const kindWords: Readonly<Record<string, string>> = {
+  amrap: 'AMRAP',
+  forTime: 'for time',
+  every: 'every interval',
+  intervals: 'intervals',
+  windows: 'windows',
+  maxLoad: 'max load',
+  strength: 'strength',
+  rest: 'rest',
+  quality: 'for quality',
+};
+const scoreWords: Readonly<Record<string, string>> = {
+  time: 'time',
+  rounds: 'rounds + reps',
+  reps: 'reps',
+  load: 'load',
+  distance: 'distance',
+  calories: 'calories',
+  eachSet: 'each set',
+  sum: 'sum of the sets',
+  done: 'done or not',
+};
 
 function SaveNote({ state, retry }: { state: SaveState; retry: () => void }) {
   switch (state.kind) {

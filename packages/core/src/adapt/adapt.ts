@@ -59,7 +59,12 @@ export interface VersionPart {
 export interface Adapted {
   readonly version: { readonly parts: readonly VersionPart[]; readonly text: string };
   readonly workout: Workout;
-  readonly intent: { readonly window: Window | null; readonly parts: readonly { readonly window: Window | null; readonly target: number | null }[]; readonly words: readonly string[]; readonly shortened: number };
+  readonly intent: {
+    readonly window: Window | null;
+    readonly parts: readonly { readonly window: Window | null; readonly target: number | null }[];
+    readonly words: readonly string[];
+    readonly shortened: number;
+  };
   readonly predicted: Prediction;
   readonly drift: Drift;
   readonly partDrifts: readonly Drift[];
@@ -85,7 +90,11 @@ function healed(part: Part): Part {
   switch (part.kind) {
     case 'every': {
       const stations = Math.max(1, part.stations.length);
-      return { ...part, count: Math.max(stations, Math.floor(part.count / stations) * stations), capSeconds: part.capSeconds === null ? null : Math.min(part.capSeconds, part.intervalSeconds) };
+      return {
+        ...part,
+        count: Math.max(stations, Math.floor(part.count / stations) * stations),
+        capSeconds: part.capSeconds === null ? null : Math.min(part.capSeconds, part.intervalSeconds),
+      };
     }
     case 'windows':
       return part.windows.length > 1 ? { ...part, count: part.windows.length } : part;
@@ -103,26 +112,81 @@ function withoutLoads(part: Part, intent: PartIntent, context: AdaptContext): Pa
   const heavyEnough = questionsOf(part, intent, context).every(({ slot }) => {
     const movement = movementOf(slot.movement);
     if (!movement.load || hardLimits(movement, context).length > 0) return movement.load === null;
-    const heaviest = Math.max(0, ...context.loads.filter((load) => movement.load!.implements.includes(load.implement) && load.count === movement.load!.count).map((load) => (load.grams * load.count) / 1000)); // prettier-ignore
+    const heaviest = Math.max(
+      0,
+      ...context.loads
+        .filter((load) => movement.load!.implements.includes(load.implement) && load.count === movement.load!.count)
+        .map((load) => (load.grams * load.count) / 1000),
+    );
     return heaviest >= heavyShare * (maxOf(movement, context.capacity) ?? 0);
   });
-  const swappable = part.kind === 'strength' && questionsOf(part, intent, context).every((question) => choicesFor(question, context).some((choice) => choice.load !== null && choice.load.implement !== 'band' && (choice.share ?? 0) >= 0.5));
+  const swappable =
+    part.kind === 'strength' &&
+    questionsOf(part, intent, context).every((question) =>
+      choicesFor(question, context).some((choice) => choice.load !== null && choice.load.implement !== 'band' && (choice.share ?? 0) >= 0.5),
+    );
   if (heavyEnough || swappable) return null;
-  const base = { name: part.name, window: null, intent: part.intent, optional: part.optional, noPartition: false, vest: null, startsAtFinishOrCap: part.startsAtFinishOrCap, notes: part.notes };
+  const base = {
+    name: part.name,
+    window: null,
+    intent: part.intent,
+    optional: part.optional,
+    noPartition: false,
+    vest: null,
+    startsAtFinishOrCap: part.startsAtFinishOrCap,
+    notes: part.notes,
+  };
   const first = slotsOfPart(part)[0];
   if (!first) return null;
   const free = (slot: Slot, count: Count): Slot => ({ ...slot, count, load: null, link: null, build: false, tempo: null });
-  if (part.kind === 'maxLoad') return { ...base, kind: 'amrap', score: 'reps', scoreSaid: true, seconds: { low: part.seconds, high: part.seconds }, sets: 1, restBetween: null, items: [free(first, { kind: 'max' })] };
-  return { ...base, kind: 'every', score: 'done', scoreSaid: false, intervalSeconds: part.everySeconds ?? 150, count: part.sets, capSeconds: null, stations: [slotsOfPart(part).map((slot) => free(slot, { kind: 'fixed', men: 10, women: 10, low: null }))] };
+  if (part.kind === 'maxLoad')
+    return {
+      ...base,
+      kind: 'amrap',
+      score: 'reps',
+      scoreSaid: true,
+      seconds: { low: part.seconds, high: part.seconds },
+      sets: 1,
+      restBetween: null,
+      items: [free(first, { kind: 'max' })],
+    };
+  return {
+    ...base,
+    kind: 'every',
+    score: 'done',
+    scoreSaid: false,
+    intervalSeconds: part.everySeconds ?? 150,
+    count: part.sets,
+    capSeconds: null,
+    stations: [slotsOfPart(part).map((slot) => free(slot, { kind: 'fixed', men: 10, women: 10, low: null }))],
+  };
 }
 
 /** A slot nothing in the neighbourhood can fill: any movement at all that may be done here, the likest first. */
 function lastResort(slot: Slot, part: Part, intent: PartIntent, index: number, context: AdaptContext): Slot | null {
   const question = questionsOf(part, intent, context)[index]!;
   if (choicesFor(question, context).length > 0) return null;
-  const best = movements.filter((each) => !each.prepareOnly && each.anyOf === null).flatMap((each) => choicesFor({ ...question, slot: { ...slot, movement: each.id, load: null, unit: each.unit } }, context, null).filter((choice) => choice.movement === each.id && choice.load === null).slice(0, 1)); // prettier-ignore
+  const best = movements
+    .filter((each) => !each.prepareOnly && each.anyOf === null)
+    .flatMap((each) =>
+      choicesFor({ ...question, slot: { ...slot, movement: each.id, load: null, unit: each.unit } }, context, null)
+        .filter((choice) => choice.movement === each.id && choice.load === null)
+        .slice(0, 1),
+    );
   const top = best.reduce<Choice | null>((a, b) => (a === null || b.bout.joulesPerKg > a.bout.joulesPerKg ? b : a), null);
-  return top ? { ...slot, movement: top.movement, unit: movementOf(top.movement).unit, load: null, count: { kind: 'fixed', men: 10, women: 10, low: null }, perSide: false, alternatives: [], link: null, bracket: null } : null;
+  return top
+    ? {
+        ...slot,
+        movement: top.movement,
+        unit: movementOf(top.movement).unit,
+        load: null,
+        count: { kind: 'fixed', men: 10, women: 10, low: null },
+        perSide: false,
+        alternatives: [],
+        link: null,
+        bracket: null,
+      }
+    : null;
 }
 
 function repsOf(count: Count, ladder: readonly number[] | null): number[] {
@@ -152,12 +216,25 @@ type SlotPlace = Pick<VersionSlot, 'station' | 'window' | 'block'>;
 /** Where each slot is nested, in reading order. */
 function placesOf(part: Part): SlotPlace[] {
   let blocks = 0;
-  const walk = (items: readonly Item[], place: SlotPlace): SlotPlace[] => items.flatMap((item) => (item.kind === 'slot' ? [place] : item.kind === 'block' ? walk(item.items, { ...place, block: blocks++ }) : []));
+  const walk = (items: readonly Item[], place: SlotPlace): SlotPlace[] =>
+    items.flatMap((item) => (item.kind === 'slot' ? [place] : item.kind === 'block' ? walk(item.items, { ...place, block: blocks++ }) : []));
   const grouped = itemLists(part).length > 1;
-  return itemLists(part).flatMap((items, list) => walk(items, { station: grouped && part.kind !== 'windows' ? list : null, window: part.kind === 'windows' ? list : null, block: null }));
+  return itemLists(part).flatMap((items, list) =>
+    walk(items, { station: grouped && part.kind !== 'windows' ? list : null, window: part.kind === 'windows' ? list : null, block: null }),
+  );
 }
 
-function versionSlot(original: Slot | null, originalPart: Part | null, filled: Slot, choice: Choice, part: Part, plan: PartPlan, intent: PartIntent, index: number, context: AdaptContext): VersionSlot {
+function versionSlot(
+  original: Slot | null,
+  originalPart: Part | null,
+  filled: Slot,
+  choice: Choice,
+  part: Part,
+  plan: PartPlan,
+  intent: PartIntent,
+  index: number,
+  context: AdaptContext,
+): VersionSlot {
   const question = questionsOf(plan.part, intent, context)[index];
   const stimulus = intent.stimulus.slots[index] ?? intent.stimulus.slots[0]!;
   const source = original ?? filled;
@@ -167,12 +244,33 @@ function versionSlot(original: Slot | null, originalPart: Part | null, filled: S
   const kept = original !== null && original.movement === choice.movement;
   const load: FeasibleLoad | null = choice.load;
   return {
-    original: original ? { movement: original.movement, reps: original.count.kind === 'max' || original.count.kind === 'matchTime' ? null : original.count.kind === 'fixed' ? [original.count[category]] : repsOf(original.count, originalPart ? headerLadder(originalPart) : null), loadKg: original.load?.kind === 'mass' ? original.load[category] : null } : null,
+    original: original
+      ? {
+          movement: original.movement,
+          reps:
+            original.count.kind === 'max' || original.count.kind === 'matchTime'
+              ? null
+              : original.count.kind === 'fixed'
+                ? [original.count[category]]
+                : repsOf(original.count, originalPart ? headerLadder(originalPart) : null),
+          loadKg: original.load?.kind === 'mass' ? original.load[category] : null,
+        }
+      : null,
     movement: choice.movement,
     unit: choice.unit,
     reps: repsOf(choice.count, headerLadder(part)),
     perSide: choice.perSide,
-    load: load ? { kg: load.grams / 1000, implement: load.implement, count: load.count, hold: movement.load?.position ?? 'hands', text: load.text } : written ? { kg: written[category], implement: movement.load?.implements[0] ?? 'barbell', count: written.count, hold: movement.load?.position ?? 'hands', text: `${written[category]} kg` } : null,
+    load: load
+      ? { kg: load.grams / 1000, implement: load.implement, count: load.count, hold: movement.load?.position ?? 'hands', text: load.text }
+      : written
+        ? {
+            kg: written[category],
+            implement: movement.load?.implements[0] ?? 'barbell',
+            count: written.count,
+            hold: movement.load?.position ?? 'hands',
+            text: `${written[category]} kg`,
+          }
+        : null,
     style: { tempo: filled.tempo, pause: false, surfaceCm: choice.heightCm },
     swapped: !kept,
     mark: markOf(choice, kept),
@@ -216,7 +314,11 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
       setSeconds,
       restSeconds: 'restBetween' in each.part ? (each.part.restBetween?.high ?? null) : null,
       from: [index],
-      slots: each.plan ? each.plan.choices.map((choice, slot) => versionSlot(originals[slot] ?? null, original, filled[slot]!, choice, each.part, each.plan!, intent.parts[index]!, slot, context)) : [],
+      slots: each.plan
+        ? each.plan.choices.map((choice, slot) =>
+            versionSlot(originals[slot] ?? null, original, filled[slot]!, choice, each.part, each.plan!, intent.parts[index]!, slot, context),
+          )
+        : [],
     };
   });
   const scoredPart = predicted.perPart[0]?.part ?? 0;
@@ -225,9 +327,19 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
   return {
     version: { parts: versionParts, text: formatWorkout(adapted) },
     workout: adapted,
-    intent: { window: lead?.window ?? null, parts: intent.parts.map(({ window, target }) => ({ window, target })), words: intent.words, shortened: intent.shortened },
+    intent: {
+      window: lead?.window ?? null,
+      parts: intent.parts.map(({ window, target }) => ({ window, target })),
+      words: intent.words,
+      shortened: intent.shortened,
+    },
     predicted,
-    drift: combineDrift(drifts.map((drift, index) => ({ drift, seconds: parts[index]!.kind === 'rest' ? 0 : Math.max(1, run.parts[index]!.endSeconds - run.parts[index]!.startSeconds) }))),
+    drift: combineDrift(
+      drifts.map((drift, index) => ({
+        drift,
+        seconds: parts[index]!.kind === 'rest' ? 0 : Math.max(1, run.parts[index]!.endSeconds - run.parts[index]!.startSeconds),
+      })),
+    ),
     partDrifts: drifts,
     insideWindow: inside,
     warnings: versionWarnings({ workout, adapted, versionParts, intent, run, inside, context, locks: options.locks ?? [] }),
@@ -254,9 +366,17 @@ export function planPart(base: Part, intent: Intent, index: number, context: Ada
     const replace = (slot: Slot): Slot => resorts[at++] ?? slot;
     part = mapSlots(part, replace);
   }
-  const plan = searchPart(part, own, context, locks.filter((lock) => lock.part === index)); // prettier-ignore
+  const plan = searchPart(
+    part,
+    own,
+    context,
+    locks.filter((lock) => lock.part === index),
+  );
   const drift = replaced ? { ...plan.drift, scoreType: 1, total: 1 - (1 - plan.drift.total) * 0.67 } : plan.drift;
   const noVest = plan.part.vest && !context.place.kit.some((item) => item.kind === 'vest') ? { ...plan.part, vest: null } : plan.part;
-  const capped = noVest.kind === 'forTime' && noVest.capSeconds === null && noVest.window === null && noVest.scoreSaid ? { ...noVest, capSeconds: roundTime(plan.result.score * 1.5) } : noVest;
+  const capped =
+    noVest.kind === 'forTime' && noVest.capSeconds === null && noVest.window === null && noVest.scoreSaid
+      ? { ...noVest, capSeconds: roundTime(plan.result.score * 1.5) }
+      : noVest;
   return { part: capped, searched: part, plan: { ...plan, drift } };
 }

@@ -33,7 +33,13 @@ export interface Alternative {
 /**
  * @param asked a movement the coach asks about; it is answered even when it breaks a limit
  */
-export function alternativesFor(workout: Workout, athlete: Athlete, at: { readonly part: number; readonly slot: number }, options: AdaptOptions = {}, asked: string | null = null): Alternative[] {
+export function alternativesFor(
+  workout: Workout,
+  athlete: Athlete,
+  at: { readonly part: number; readonly slot: number },
+  options: AdaptOptions = {},
+  asked: string | null = null,
+): Alternative[] {
   const rules = options.rules ?? defaultRules;
   const context = contextFor(athlete, options.place ?? athlete.places[0] ?? barePlace, rules);
   const intent = deriveIntent(workout, athlete.category, athlete.level, rules);

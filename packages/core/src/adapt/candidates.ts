@@ -42,6 +42,8 @@ export interface SlotQuestion {
 
 /** What leaving a feasible movement costs on top: few changes are part of a good version. */
 const keepWritten = 0.2;
+/** What passing over the coach's own alternative costs: more than any drift can win back. */
+const outrankedBy = 5;
 
 /** Skill an athlete of this level may be given, unless a known max or best set says otherwise. */
 const skillAllowed = { new: 1, newer: 1, trained: 3, competitive: 3 } as const;
@@ -98,14 +100,28 @@ export function nearMovements(id: string): readonly Near[] {
     .filter((each) => each.likeness > 0.55 || origin.anyOf !== null)
     .sort((a, b) => b.likeness - a.likeness || (a.movement.id < b.movement.id ? -1 : 1))
     .slice(0, 28);
-  const near = [...[...hops.entries()].map(([each, count]) => ({ movement: movementOf(each), hops: count })), ...alike.map(({ movement }) => ({ movement, hops: 4 }))].filter((each) => each.movement.anyOf === null && !each.movement.prepareOnly);
+  const near = [
+    ...[...hops.entries()].map(([each, count]) => ({ movement: movementOf(each), hops: count })),
+    ...alike.map(({ movement }) => ({ movement, hops: 4 })),
+  ].filter((each) => each.movement.anyOf === null && !each.movement.prepareOnly);
   nearCache.set(id, near);
   return near;
 }
 
 /** `strict` was written: no kip, and not the free style of the same movement. */
-const freeStyle = new Set(['pull-up', 'toes-to-bar', 'handstand-push-up', 'chest-to-bar-pull-up', 'jumping-pull-up', 'bar-muscle-up', 'ring-muscle-up', 'burpee-pull-up']);
+const freeStyle = new Set([
+  'pull-up',
+  'toes-to-bar',
+  'handstand-push-up',
+  'chest-to-bar-pull-up',
+  'jumping-pull-up',
+  'bar-muscle-up',
+  'ring-muscle-up',
+  'burpee-pull-up',
+]);
 function breaksStyle(original: string, candidate: Movement, rules: HouseRules): boolean {
+  // the bare name is any style already
+  if (candidate.id === `kipping-${original}`) return true;
   return original.startsWith('strict-') && rules.strictMissing === 'staysStrict' && (candidate.id.includes('kipping') || freeStyle.has(candidate.id));
 }
 
@@ -134,13 +150,31 @@ const meanCount = (slot: Slot, ladder: readonly number[] | null, category: Athle
 };
 
 /** Counts at `factor` times the written one, as the same kind of count. */
-function scaledCounts(slot: Slot, ladder: readonly number[] | null, factor: number, unit: CountUnit, even: boolean, category: Athlete['category'], most: number): { count: Count; mean: number }[] {
+function scaledCounts(
+  slot: Slot,
+  ladder: readonly number[] | null,
+  factor: number,
+  unit: CountUnit,
+  even: boolean,
+  category: Athlete['category'],
+  most: number,
+  exact = false,
+): { count: Count; mean: number }[] {
   const { count } = slot;
   if (count.kind === 'max') return [{ count, mean: 0 }];
   const asLadder = (rungs: readonly number[]): { count: Count; mean: number }[] => {
-    const scaled = unit === slot.unit && factor === 1 ? [...rungs] : unit === 'reps' ? scaleLadder(rungs, factor, even) : rungs.map((rung) => roundFigures(rung * factor, unit, { even, most: 1 })[0]!);
+    const scaled =
+      unit === slot.unit && factor === 1
+        ? [...rungs]
+        : exact
+          ? rungs.map((rung) => Math.max(1, Math.round(rung * factor)))
+          : unit === 'reps'
+            ? scaleLadder(rungs, factor, even)
+            : rungs.map((rung) => roundFigures(rung * factor, unit, { even, most: 1 })[0]!);
     const same = scaled.every((rung, index) => rung === rungs[index]);
-    return [{ count: count.kind === 'rung' && same ? count : { kind: 'ladder', rungs: scaled }, mean: scaled.reduce((sum, rung) => sum + rung, 0) / scaled.length }];
+    return [
+      { count: count.kind === 'rung' && same ? count : { kind: 'ladder', rungs: scaled }, mean: scaled.reduce((sum, rung) => sum + rung, 0) / scaled.length },
+    ];
   };
   if (count.kind === 'rung' && ladder) return asLadder(ladder);
   if (count.kind === 'ladder') return asLadder(count.rungs);
@@ -150,17 +184,29 @@ function scaledCounts(slot: Slot, ladder: readonly number[] | null, factor: numb
     return [{ count: factor === 1 ? count : { kind: 'growing', start, step }, mean: start + 2 * step }];
   }
   const written = meanCount(slot, ladder, category) ?? 10;
-  if (factor === 1 && unit === slot.unit && (!even || written % 2 === 0)) return [{ count: { kind: 'fixed', men: written, women: written, low: null }, mean: written }];
-  return roundFigures(written * factor, unit, { even, most, ...(unit === slot.unit ? { kept: written } : {}) }).map((figure) => ({ count: { kind: 'fixed', men: figure, women: figure, low: null }, mean: figure }));
+  if (exact) {
+    const stated = Math.max(1, Math.round(written * factor));
+    return [{ count: { kind: 'fixed', men: stated, women: stated, low: null }, mean: stated }];
+  }
+  if (factor === 1 && unit === slot.unit && (!even || written % 2 === 0))
+    return [{ count: { kind: 'fixed', men: written, women: written, low: null }, mean: written }];
+  return roundFigures(written * factor, unit, { even, most, ...(unit === slot.unit ? { kept: written } : {}) }).map((figure) => ({
+    count: { kind: 'fixed', men: figure, women: figure, low: null },
+    mean: figure,
+  }));
 }
 
 /** Surfaces of a kit by height, for raised push-ups and steps. */
 function heightsFor(movement: Movement, slot: Slot, context: AdaptContext): (number | null)[] {
   const { kit } = context.place;
   const written = slot.heightCm?.[context.athlete.category] ?? null;
-  const of = (...kinds: string[]): number[] => [...new Set(kit.flatMap((item) => ('heightCm' in item && kinds.includes(item.kind) ? [item.heightCm] : [])))].sort((a, b) => a - b);
+  const of = (...kinds: string[]): number[] =>
+    [...new Set(kit.flatMap((item) => ('heightCm' in item && kinds.includes(item.kind) ? [item.heightCm] : [])))].sort((a, b) => a - b);
   if (movement.id === 'raised-push-up') {
-    const surfaces = of('box', 'chair', 'table', 'couch', 'bench').concat(kit.some((item) => item.kind === 'stairs') ? [18, 36, 54] : [], kit.some((item) => item.kind === 'wall') ? [110] : []);
+    const surfaces = of('box', 'chair', 'table', 'couch', 'bench').concat(
+      kit.some((item) => item.kind === 'stairs') ? [18, 36, 54] : [],
+      kit.some((item) => item.kind === 'wall') ? [110] : [],
+    );
     return surfaces.length > 0 ? [...new Set(surfaces)].sort((a, b) => a - b) : [null];
   }
   if (movement.id === 'low-step-up') {
@@ -176,10 +222,16 @@ function heightsFor(movement: Movement, slot: Slot, context: AdaptContext): (num
   return [movement.id === slot.movement ? written : null];
 }
 
-const gramsOfWritten = (slot: Slot, category: Athlete['category']): { grams: number; count: 1 | 2 } | null => (slot.load?.kind === 'mass' ? { grams: Math.round(slot.load[category] * 1000), count: slot.load.count } : null);
+const gramsOfWritten = (slot: Slot, category: Athlete['category']): { grams: number; count: 1 | 2 } | null =>
+  slot.load?.kind === 'mass' ? { grams: Math.round(slot.load[category] * 1000), count: slot.load.count } : null;
 
 /** Loads worth trying: the written one where owned, and those nearest to the wanted feel. */
-function loadOptions(movement: Movement, question: SlotQuestion, context: AdaptContext, countFactor: number): { load: FeasibleLoad | null; asWritten: boolean }[] {
+function loadOptions(
+  movement: Movement,
+  question: SlotQuestion,
+  context: AdaptContext,
+  countFactor: number,
+): { load: FeasibleLoad | null; asWritten: boolean }[] {
   if (!movement.load) return [{ load: null, asWritten: false }];
   const { slot, stimulus } = question;
   const all = movement.load.implements.flatMap((kind) => loadsFor(context.loads, [kind], movement.load!.count));
@@ -196,7 +248,7 @@ function loadOptions(movement: Movement, question: SlotQuestion, context: AdaptC
   const share = slot.load?.kind === 'share' && question.strength ? slot.load[context.athlete.category] : shareAtReps(wantedReps);
   const wantedKg = max === null ? (written ? (written.grams / 1000) * written.count : 10) : Math.max(0.5, share * (max + bodyShare) - bodyShare);
   const distance = (load: FeasibleLoad): number => Math.abs(Math.log((load.grams * load.count) / 1000 / wantedKg));
-  const nearest = [...all].sort((a, b) => distance(a) - distance(b)).slice(0, 3); // prettier-ignore
+  const nearest = [...all].sort((a, b) => distance(a) - distance(b)).slice(0, 3);
   const options = nearest.map((load) => ({ load, asWritten: false }));
   return [...(owned ? [{ load: owned, asWritten: false }] : []), ...options.filter((each) => each.load !== owned), ...bare];
 }
@@ -212,7 +264,14 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
   const { rules, athlete, capacity } = context;
   const original = movementOf(slot.movement);
   const coachIds = slot.alternatives.flatMap((option) => (option.length === 1 ? [option[0]!] : []));
-  const pool: Near[] = only ? [{ movement: movementOf(only), hops: nearMovements(slot.movement).find((each) => each.movement.id === only)?.hops ?? 4 }] : [...nearMovements(slot.movement), ...coachIds.filter((each) => !nearMovements(slot.movement).some((near) => near.movement.id === each.movement)).map((each) => ({ movement: movementOf(each.movement), hops: 1 }))];
+  const pool: Near[] = only
+    ? [{ movement: movementOf(only), hops: nearMovements(slot.movement).find((each) => each.movement.id === only)?.hops ?? 4 }]
+    : [
+        ...nearMovements(slot.movement),
+        ...coachIds
+          .filter((each) => !nearMovements(slot.movement).some((near) => near.movement.id === each.movement))
+          .map((each) => ({ movement: movementOf(each.movement), hops: 1 })),
+      ];
   const wantedSeconds = Math.max(1, stimulus.bout.seconds * question.timeScale);
   const found: Choice[] = [];
   for (const { movement, hops } of pool) {
@@ -235,7 +294,12 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
     for (const heightCm of heightsFor(movement, source, context)) {
       if (only === null && hardLimits(movement, context, null, heightCm).length > 0) continue;
       // first at the written count, to learn the load; then the counts that match time at that load
-      for (const { load, asWritten } of loadOptions(movement, { ...question, slot: { ...source, movement: slot.movement } }, context, conversion?.factor ?? 1)) {
+      for (const { load, asWritten } of loadOptions(
+        movement,
+        { ...question, slot: { ...source, movement: slot.movement } },
+        context,
+        conversion?.factor ?? 1,
+      )) {
         if (load && only === null && hardLimits(movement, context, load, heightCm).length > 0) continue;
         // a load to be built up is judged at half the max, as the reference is
         const loadKg = load ? (load.grams * load.count) / 1000 : asWritten && question.strength ? 0.5 * (maxOf(movement, capacity) ?? 0) : 0;
@@ -243,14 +307,59 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
         const open = source.count.kind === 'max' || written === null;
         const perRep = boutOf(demand, Math.max(1, stimulus.count), capacity).seconds / Math.max(1, stimulus.count);
         const matched = open ? 1 : wantedSeconds / perRep / Math.max(0.5, written * sides * (slot.bracket?.times ?? 1));
-        const factors = slot.bracket ? [1] : conversion ? [conversion.factor] : coachSlot?.count.kind === 'fixed' ? [1] : unit === slot.unit ? [originalSides / sides, ...(rules.otherImplement === 'sameReps' && !kept && movement.load && original.load ? [] : [Math.min(3, Math.max(0.34, matched))])] : [matched];
+        const factors = slot.bracket
+          ? [1]
+          : conversion
+            ? [conversion.factor]
+            : coachSlot?.count.kind === 'fixed'
+              ? [1]
+              : unit === slot.unit
+                ? [
+                    originalSides / sides,
+                    ...(rules.otherImplement === 'sameReps' && !kept && movement.load && original.load ? [] : [Math.min(3, Math.max(0.34, matched))]),
+                  ]
+                : [matched];
         for (const factor of factors)
-          for (const { count, mean } of source.count.kind === 'matchTime' || (coachSlot?.count.kind === 'matchTime') ? scaledCounts({ ...slot, unit }, question.ladder, matched, unit, even(movement, slot), athlete.category, 1) : scaledCounts(source, question.ladder, factor, unit, even(movement, slot), athlete.category, 2)) {
+          for (const { count, mean } of source.count.kind === 'matchTime' || coachSlot?.count.kind === 'matchTime'
+            ? scaledCounts({ ...slot, unit }, question.ladder, matched, unit, even(movement, slot), athlete.category, 1)
+            : scaledCounts(source, question.ladder, factor, unit, even(movement, slot), athlete.category, 2, conversion !== null)) {
             const whole = mean > 0 ? mean * sides * (slot.bracket?.times ?? 1) : stimulus.count;
             const bout = boutOf(demand, whole, capacity);
             if (!able(movement, demand.repsToFailure, whole / (movement.side === 'perSide' ? 2 : 1), context, demand.isHold) && only === null) continue;
-            const { structural, cost } = costOf({ original, movement, hops, kept, slot, bout, question, wantedSeconds, conversion, coachIndex, countChanged: !kept || JSON.stringify(count) !== JSON.stringify(slot.count), loadChanged: Boolean(load) && !isWritten(load, slot, athlete.category), unbroken: intent.unbroken || slot.hold === 'unbroken', heightCm, rules });
-            found.push({ movement: movement.id, unit, count, perSide, load, heightCm, tempo: null, asWritten, rule: conversion?.rule ?? null, said: conversion?.said ?? null, coachRank: coachIndex >= 0 ? coachIndex : null, bout, repsToFailure: demand.repsToFailure, share: demand.share, cost, structural });
+            const { structural, cost } = costOf({
+              original,
+              movement,
+              hops,
+              kept,
+              slot,
+              bout,
+              question,
+              wantedSeconds,
+              conversion,
+              countChanged: !kept || JSON.stringify(count) !== JSON.stringify(slot.count),
+              loadChanged: Boolean(load) && !isWritten(load, slot, athlete.category),
+              unbroken: intent.unbroken || slot.hold === 'unbroken',
+              heightCm,
+              rules,
+            });
+            found.push({
+              movement: movement.id,
+              unit,
+              count,
+              perSide,
+              load,
+              heightCm,
+              tempo: null,
+              asWritten,
+              rule: conversion?.rule ?? null,
+              said: conversion?.said ?? null,
+              coachRank: coachIndex >= 0 ? coachIndex : null,
+              bout,
+              repsToFailure: demand.repsToFailure,
+              share: demand.share,
+              cost,
+              structural,
+            });
           }
       }
     }
@@ -258,15 +367,26 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
   const seen = new Set<string>();
   // what is written and may be done is not swapped for a slightly better figure, nor for the coach's second choice
   const open = only === null && found.some((each) => each.movement === slot.movement);
+  const firstRank = Math.min(...found.map((each) => each.coachRank ?? Infinity));
   return found
     .map((each) => {
-      if (!open || each.movement === slot.movement) return each;
-      const extra = keepWritten + (each.coachRank === null ? 0 : 0.6);
+      if (only !== null || each.movement === slot.movement) return each;
+      // the coach's first feasible alternative outranks whatever the model would like better
+      const outranked = !open && Number.isFinite(firstRank) && each.coachRank !== firstRank ? outrankedBy : 0;
+      const extra = open ? keepWritten : outranked;
       return { ...each, cost: each.cost + extra, structural: each.structural + extra };
     })
     .sort((a, b) => a.cost - b.cost || (a.movement < b.movement ? -1 : a.movement > b.movement ? 1 : 0))
     .filter((choice) => {
-      const key = JSON.stringify([choice.movement, choice.count, choice.perSide, choice.load?.implement, choice.load?.grams, choice.load?.count, choice.heightCm]);
+      const key = JSON.stringify([
+        choice.movement,
+        choice.count,
+        choice.perSide,
+        choice.load?.implement,
+        choice.load?.grams,
+        choice.load?.count,
+        choice.heightCm,
+      ]);
       return seen.has(key) ? false : (seen.add(key), true);
     });
 }
@@ -308,7 +428,6 @@ interface CostInput {
   readonly question: SlotQuestion;
   readonly wantedSeconds: number;
   readonly conversion: Conversion | null;
-  readonly coachIndex: number;
   readonly countChanged: boolean;
   readonly loadChanged: boolean;
   readonly unbroken: boolean;
@@ -317,18 +436,23 @@ interface CostInput {
 }
 
 function costOf(input: CostInput): { structural: number; cost: number } {
-  const { original, movement, hops, kept, bout, question, wantedSeconds, coachIndex } = input;
+  const { original, movement, hops, kept, bout, question, wantedSeconds } = input;
   const { stimulus } = question;
   const { muscle } = similarity(original, movement);
   const heavier = Math.log(Math.max(0.02, bout.setShare) / Math.max(0.02, stimulus.bout.setShare));
   const broken = input.unbroken && input.slot.hold !== 'mayBreak' ? 0.8 * Math.max(0, bout.setShare - 0.95) : 0;
-  const shorter = original.rise.body > 0 && movement.limit.by !== 'engine' ? 0.4 * Math.max(0, 0.8 - movement.rise.body / original.rise.body) * (nearPattern(original, movement) > 0.5 ? 1 : 0) : 0;
+  const shorter =
+    original.rise.body > 0 && movement.limit.by !== 'engine'
+      ? 0.4 * Math.max(0, 0.8 - movement.rise.body / original.rise.body) * (nearPattern(original, movement) > 0.5 ? 1 : 0)
+      : 0;
   const structural =
     (kept ? 0 : 0.05 + 0.04 * hops + 0.25 * (1 - muscle) + shorter) +
     (input.countChanged && kept ? 0.03 : 0) +
     (input.loadChanged ? 0.015 : 0) +
-    (input.conversion ? -0.04 : 0) +
-    (coachIndex >= 0 ? -0.6 + 0.08 * coachIndex : 0) +
+    // a conversion the house rules state is what this coach would do
+    (input.conversion?.preferred ? -0.5 : 0) +
+    // steps on the spot are what is left when there is neither road nor machine nor rope
+    (movement.family === 'run' && movement.limit.by === 'ease' && original.limit.by === 'engine' ? 0.15 : 0) +
     0.06 * Math.max(0, movement.skill - original.skill) +
     // a hold is a poor stand-in for moving
     (movement.unit === 's' && original.unit !== 's' && movement.limit.by !== 'engine' && movement.family !== 'run' ? 0.2 : 0) +
@@ -337,15 +461,20 @@ function costOf(input: CostInput): { structural: number; cost: number } {
     (movement.id === 'raised-push-up' ? 0.0012 * (input.heightCm ?? 60) : 0) +
     rulePreference(movement.id, original, input.rules) +
     (movement.load && movement.load.implements[0] === 'band' ? 0.08 : 0);
-  const cost = structural + 0.8 * Math.abs(Math.log(bout.seconds / wantedSeconds)) + (heavier > 0 ? 0.3 * heavier : -0.2 * heavier) + 0.8 * (1 - nearPattern(original, movement)) + 0.08 * Math.abs(Math.log(Math.max(0.1, bout.joulesPerKg) / Math.max(0.1, stimulus.bout.joulesPerKg)));
+  const cost =
+    structural +
+    0.8 * Math.abs(Math.log(bout.seconds / wantedSeconds)) +
+    (heavier > 0 ? 0.3 * heavier : -0.2 * heavier) +
+    0.8 * (1 - nearPattern(original, movement)) +
+    0.08 * Math.abs(Math.log(Math.max(0.1, bout.joulesPerKg) / Math.max(0.1, stimulus.bout.joulesPerKg)));
   return { structural, cost };
 }
 
 /** Schools that prefer one movement over another. */
 function rulePreference(id: string, original: Movement, rules: HouseRules): number {
-  if (original.family === 'push-up' && rules.easierPushUp === 'knees') return id === 'knee-push-up' ? -0.2 : id === 'raised-push-up' ? 0.1 : 0;
+  if (original.family === 'push-up' && rules.easierPushUp === 'knees') return id === 'knee-push-up' ? -0.6 : id === 'raised-push-up' ? 0.3 : 0;
   if (original.family === 'push-up' && id === 'knee-push-up') return 0.12;
-  if (original.id === 'double-under' && rules.noDoubleUnders === 'hops') return id === 'hip-tap-hop' ? -0.25 : id === 'single-under' ? 0.15 : 0;
+  if (original.id === 'double-under' && rules.noDoubleUnders === 'hops') return id === 'hip-tap-hop' ? -0.5 : id === 'single-under' ? 0.3 : 0;
   if (rules.loadGone === 'tempo' && id === 'slow-air-squat') return -0.25;
   if (rules.squatDepth === 'chair' && id === 'squat-to-chair') return -0.15;
   return 0;

@@ -44,7 +44,11 @@ function slotFor(slot: Slot, choice: Choice, unit: MassUnit): Slot {
     unit: choice.unit,
     count: choice.count,
     perSide: choice.perSide,
-    load: choice.asWritten ? slot.load : choice.load ? { kind: 'mass', men: choice.load.grams / 1000, women: choice.load.grams / 1000, count: choice.load.count, unit } : null,
+    load: choice.asWritten
+      ? slot.load
+      : choice.load
+        ? { kind: 'mass', men: choice.load.grams / 1000, women: choice.load.grams / 1000, count: choice.load.count, unit }
+        : null,
     heightCm: choice.heightCm === null ? (kept ? slot.heightCm : null) : { men: choice.heightCm, women: choice.heightCm },
     tempo: choice.tempo ?? (kept ? slot.tempo : null),
     side: kept ? slot.side : null,

@@ -1,9 +1,36 @@
 /** Counts a coach would write: round figures near a wanted one, ladders that stay ladders, even counts where sides alternate. */
 import type { CountUnit } from '../workout/workout';
 
-const multiples = (from: number, to: number, step: number): number[] => Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, index) => from + index * step);
-const repFigures = [...multiples(1, 12, 1), 14, 15, 16, 18, 20, 21, 24, 25, 27, ...multiples(30, 60, 5), ...multiples(70, 200, 10), ...multiples(250, 1000, 50)];
-const metreFigures = [...multiples(5, 30, 5), 40, 50, 60, 80, 100, 120, 150, ...multiples(200, 1000, 50), ...multiples(1100, 3000, 100), ...multiples(3500, 20000, 500)];
+const multiples = (from: number, to: number, step: number): number[] =>
+  Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, index) => from + index * step);
+const repFigures = [
+  ...multiples(1, 12, 1),
+  14,
+  15,
+  16,
+  18,
+  20,
+  21,
+  24,
+  25,
+  27,
+  ...multiples(30, 60, 5),
+  ...multiples(70, 200, 10),
+  ...multiples(250, 1000, 50),
+];
+const metreFigures = [
+  ...multiples(5, 30, 5),
+  40,
+  50,
+  60,
+  80,
+  100,
+  120,
+  150,
+  ...multiples(200, 1000, 50),
+  ...multiples(1100, 3000, 100),
+  ...multiples(3500, 20000, 500),
+];
 const calorieFigures = [...multiples(3, 16, 1), 18, 20, 22, 24, 25, 27, ...multiples(30, 60, 5), ...multiples(70, 300, 10)];
 const secondFigures = [...multiples(5, 60, 5), ...multiples(70, 180, 10), ...multiples(210, 1800, 30)];
 
@@ -14,7 +41,7 @@ export function roundFigures(wanted: number, unit: CountUnit, options: { readonl
   const pool = new Set(figuresOf[unit].filter((figure) => !options.even || unit !== 'reps' || figure % 2 === 0));
   if (options.kept !== undefined && (!options.even || options.kept % 2 === 0)) pool.add(options.kept);
   const distance = (figure: number): number => Math.abs(Math.log(figure / Math.max(0.5, wanted)));
-  return [...pool].sort((a, b) => distance(a) - distance(b) || a - b).slice(0, options.most ?? 2); // prettier-ignore
+  return [...pool].sort((a, b) => distance(a) - distance(b) || a - b).slice(0, options.most ?? 2);
 }
 
 const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));

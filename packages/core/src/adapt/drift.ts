@@ -1,5 +1,5 @@
 /** How far a version's part is from its intent, in named, signed parts; and the one figure that sums them up. */
-import { patterns } from '../movements/movement';
+import { patterns, type Pattern } from '../movements/movement';
 import type { PartIntent } from '../stimulus/intent';
 import type { PartStimulus } from '../stimulus/stimulus';
 
@@ -44,11 +44,24 @@ export function insideWindow(intent: PartIntent, kind: string, score: number): b
 
 const logRatio = (now: number, then: number): number => Math.max(-2, Math.min(2, Math.log(Math.max(1e-3, now) / Math.max(1e-3, then))));
 
+/** Breathing work stands in for breathing work: a run rowed is half a change, not a whole one. */
+const breathingPatterns: readonly Pattern[] = ['run', 'machine', 'rope'];
+const breathingSwap = 0.35;
+
+/** Share of the work that moved to other patterns, 0…1; a move among the breathing patterns counts `breathingSwap` of that. */
+function patternDistance(a: Readonly<Record<Pattern, number>>, b: Readonly<Record<Pattern, number>>): number {
+  const moved = (list: readonly Pattern[]): number => list.reduce((sum, each) => sum + Math.abs(a[each] - b[each]), 0);
+  const total = (shares: Readonly<Record<Pattern, number>>): number => breathingPatterns.reduce((sum, each) => sum + shares[each], 0);
+  const others = patterns.filter((each) => !breathingPatterns.includes(each));
+  const between = Math.abs(total(a) - total(b));
+  return (moved(others) + between) / 2 + (breathingSwap * (moved(breathingPatterns) - between)) / 2;
+}
+
 export function driftOf(intent: PartIntent, kind: string, version: PartStimulus, workShare: number | null, scoreType: number): Drift {
   const original = intent.stimulus;
   const time = timeDrift(intent, kind, version.score, workShare);
   const load = version.feel - original.feel;
-  const pattern = patterns.reduce((sum, each) => sum + Math.abs(version.patterns[each] - original.patterns[each]), 0) / 2;
+  const pattern = patternDistance(version.patterns, original.patterns);
   const volume = logRatio(version.joulesPerKg, original.joulesPerKg);
   const breathing = logRatio(version.breathing, original.breathing);
   const grip = version.gripShare - original.gripShare;
@@ -72,5 +85,15 @@ export function combineDrift(parts: readonly { drift: Drift; seconds: number }[]
   const whole = parts.reduce((sum, each) => sum + each.seconds, 0);
   if (whole <= 0) return noDrift;
   const mean = (pick: (drift: Drift) => number): number => parts.reduce((sum, each) => sum + pick(each.drift) * each.seconds, 0) / whole;
-  return { total: mean((d) => d.total), time: mean((d) => d.time), load: mean((d) => d.load), pattern: mean((d) => d.pattern), volume: mean((d) => d.volume), breathing: mean((d) => d.breathing), grip: mean((d) => d.grip), skill: mean((d) => d.skill), scoreType: Math.max(...parts.map((each) => each.drift.scoreType)) };
+  return {
+    total: mean((d) => d.total),
+    time: mean((d) => d.time),
+    load: mean((d) => d.load),
+    pattern: mean((d) => d.pattern),
+    volume: mean((d) => d.volume),
+    breathing: mean((d) => d.breathing),
+    grip: mean((d) => d.grip),
+    skill: mean((d) => d.skill),
+    scoreType: Math.max(...parts.map((each) => each.drift.scoreType)),
+  };
 }

@@ -24,19 +24,45 @@ export const markThresholds: readonly (readonly [upTo: number, mark: Mark])[] = 
 ];
 
 export function markOf(choice: Choice, kept: boolean): Mark {
-  // the coach's own alternative outranks the model: its bonus is taken out before it is judged
-  const cost = Math.max(0, choice.cost + (choice.coachRank === null ? 0 : 0.6 - 0.08 * choice.coachRank));
+  // a choice that stepped over the coach's alternative carries a penalty that says nothing of the movement itself
+  const cost = Math.max(0, choice.cost >= 5 ? choice.cost - 5 : choice.cost);
   const mark = markThresholds.find(([upTo]) => cost <= upTo)![1];
   return kept && (mark === '?!' || mark === '?') ? '!?' : mark;
 }
 
 export const patternWords: Readonly<Record<Pattern, string>> = {
-  squat: 'squat', hinge: 'hinge', lunge: 'lunge', horizontalPush: 'horizontal push', verticalPush: 'vertical push', horizontalPull: 'horizontal pull', verticalPull: 'vertical pull',
-  trunkFlexion: 'trunk flexion', trunkExtension: 'trunk extension', trunkRotation: 'trunk rotation', trunkBrace: 'trunk bracing', jump: 'jump', rope: 'rope', run: 'running', machine: 'machine',
-  carry: 'carry', crawl: 'crawl', groundToOverhead: 'ground to overhead', mobility: 'mobility',
-}; // prettier-ignore
+  squat: 'squat',
+  hinge: 'hinge',
+  lunge: 'lunge',
+  horizontalPush: 'horizontal push',
+  verticalPush: 'vertical push',
+  horizontalPull: 'horizontal pull',
+  verticalPull: 'vertical pull',
+  trunkFlexion: 'trunk flexion',
+  trunkExtension: 'trunk extension',
+  trunkRotation: 'trunk rotation',
+  trunkBrace: 'trunk bracing',
+  jump: 'jump',
+  rope: 'rope',
+  run: 'running',
+  machine: 'machine',
+  carry: 'carry',
+  crawl: 'crawl',
+  groundToOverhead: 'ground to overhead',
+  mobility: 'mobility',
+};
 
-const muscleWords: Readonly<Record<Muscle, string>> = { quads: 'thighs', posterior: 'back of the legs', chest: 'chest', shoulders: 'shoulders', back: 'upper back', arms: 'arms', grip: 'grip', trunk: 'trunk', calves: 'calves' };
+const muscleWords: Readonly<Record<Muscle, string>> = {
+  quads: 'thighs',
+  posterior: 'back of the legs',
+  chest: 'chest',
+  shoulders: 'shoulders',
+  back: 'upper back',
+  arms: 'arms',
+  grip: 'grip',
+  trunk: 'trunk',
+  calves: 'calves',
+};
 
 /** Whole seconds below two minutes, clock notation above. */
 const seconds = (value: number): string => (value < 120 ? `${Math.round(value)} s` : formatClock(value));
@@ -68,10 +94,18 @@ function whyLeft(slot: Slot, choice: Choice, context: AdaptContext, stimulus: Sl
   const [obstacle] = hardLimits(original, context);
   if (obstacle) {
     const text = sentenceForObstacle(obstacle);
-    return obstacle.code === 'needs' ? `${original.name} ${text}, not in ${context.place.name}` : `${original.name} is ${text.startsWith('needs') ? `out: ${text}` : text}`;
+    return obstacle.code === 'needs'
+      ? `${original.name} ${text}, not in ${context.place.name}`
+      : `${original.name} is ${text.startsWith('needs') ? `out: ${text}` : text}`;
   }
   if (choice.coachRank !== null) return 'The coach’s own alternative';
-  const demand = demandOf(slot.movement, slot.unit, context.capacity, original.load && slot.load?.kind === 'mass' ? slot.load[context.athlete.category] * slot.load.count : 0, slot.heightCm?.[context.athlete.category] ?? null);
+  const demand = demandOf(
+    slot.movement,
+    slot.unit,
+    context.capacity,
+    original.load && slot.load?.kind === 'mass' ? slot.load[context.athlete.category] * slot.load.count : 0,
+    slot.heightCm?.[context.athlete.category] ?? null,
+  );
   const inside = demand.repsToFailure * constants.insideShare;
   if (original.load && !context.loads.some((load) => original.load!.implements.includes(load.implement))) return `No load for ${wordsOf(original.id)} here`;
   if (original.load && slot.load === null) return `${original.name} finds no fitting load here`;
@@ -85,9 +119,13 @@ export function reasonOf(slot: Slot, choice: Choice, context: AdaptContext, stim
   const left = whyLeft(slot, choice, context, stimulus);
   const wanted = stimulus.bout.seconds * timeScale;
   const time = `${seconds(choice.bout.seconds)} a bout where ${seconds(wanted)} are meant`;
-  const load = choice.load && choice.share !== null ? `${formatMass((choice.load.grams / 1000) * choice.load.count, context.athlete.units)} is ${percent(choice.share)} of the max (${stimulus.loadShare === null ? 'as written' : percent(stimulus.loadShare)} meant)` : null;
+  const load =
+    choice.load && choice.share !== null
+      ? `${formatMass((choice.load.grams / 1000) * choice.load.count, context.athlete.units)} is ${percent(choice.share)} of the max (${stimulus.loadShare === null ? 'as written' : percent(stimulus.loadShare)} meant)`
+      : null;
   const conversion = choice.said ? `${choice.said}${choice.rule ? ` (house rule “${ruleLabel(choice.rule, context.rules[choice.rule])}”)` : ''}` : null;
-  const height = choice.heightCm !== null && choice.movement === 'raised-push-up' ? `hands at ${choice.heightCm} cm, the lowest surface that stays unbroken` : null;
+  const height =
+    choice.heightCm !== null && choice.movement === 'raised-push-up' ? `hands at ${choice.heightCm} cm, the lowest surface that stays unbroken` : null;
   const details = [conversion, height, load, time].filter((each): each is string => each !== null);
   if (left) return `${left}: ${countText(choice)} ${wordsOf(movement.id)}; ${details.join('; ')}.`;
   const changed = choice.count.kind !== slot.count.kind || JSON.stringify(choice.count) !== JSON.stringify(slot.count);
@@ -101,8 +139,11 @@ export function givesUpOf(slot: Slot, choice: Choice, stimulus: SlotStimulus): s
   const movement = movementOf(choice.movement);
   if (choice.movement !== slot.movement && !original.anyOf) {
     const pattern = mainPattern(original);
-    if ((movement.patterns[pattern] ?? 0) < 0.5 * (original.patterns[pattern] ?? 0)) lost.push(`${patternWords[pattern]} becomes ${patternWords[mainPattern(movement)]}`);
-    for (const muscle of muscles) if ((original.muscles[muscle] ?? 0) >= 0.6 && (movement.muscles[muscle] ?? 0) <= 0.3) lost.push(muscle === 'grip' ? 'less grip' : `less for the ${muscleWords[muscle]}`);
+    if ((movement.patterns[pattern] ?? 0) < 0.5 * (original.patterns[pattern] ?? 0))
+      lost.push(`${patternWords[pattern]} becomes ${patternWords[mainPattern(movement)]}`);
+    for (const muscle of muscles)
+      if ((original.muscles[muscle] ?? 0) >= 0.6 && (movement.muscles[muscle] ?? 0) <= 0.3)
+        lost.push(muscle === 'grip' ? 'less grip' : `less for the ${muscleWords[muscle]}`);
     if (original.skill - movement.skill >= 2) lost.push('no practice of the skill');
   }
   const feel = Math.log(Math.max(0.02, choice.bout.setShare) / Math.max(0.02, stimulus.bout.setShare));
@@ -124,14 +165,25 @@ export interface Fallback {
 export function fallbackOf(choice: Choice, context: AdaptContext): Fallback | null {
   if (choice.count.kind === 'max' || choice.unit !== 'reps') return null;
   const inside = Math.max(1, Math.floor(choice.repsToFailure * constants.insideShare * 0.5));
-  const figures = choice.count.kind === 'fixed' ? [choice.count.men] : choice.count.kind === 'ladder' ? choice.count.rungs : choice.count.kind === 'growing' ? [choice.count.start] : [];
+  const figures =
+    choice.count.kind === 'fixed'
+      ? [choice.count.men]
+      : choice.count.kind === 'ladder'
+        ? choice.count.rungs
+        : choice.count.kind === 'growing'
+          ? [choice.count.start]
+          : [];
   const when = `if sets of ${Math.min(inside, Math.max(...figures, 2))} fail`;
   const easier = movementOf(choice.movement).easier.find((id) => {
     const movement = movementOf(id);
     if (hardLimits(movement, context).length > 0 || movement.load) return false;
-    return nearMovements(choice.movement).some((near) => near.movement.id === id) && demandOf(id, 'reps', context.capacity, 0, null).repsToFailure > choice.repsToFailure;
+    return (
+      nearMovements(choice.movement).some((near) => near.movement.id === id) &&
+      demandOf(id, 'reps', context.capacity, 0, null).repsToFailure > choice.repsToFailure
+    );
   });
-  const two = (value: number): number => (movementOf(easier ?? choice.movement).side === 'alternating' ? Math.max(2, Math.round(value / 2) * 2) : Math.max(1, Math.round(value)));
+  const two = (value: number): number =>
+    movementOf(easier ?? choice.movement).side === 'alternating' ? Math.max(2, Math.round(value / 2) * 2) : Math.max(1, Math.round(value));
   if (easier) return { movement: easier, reps: figures.map(two), when };
   return { movement: choice.movement, reps: figures.map((figure) => two(figure * 0.67)), when };
 }

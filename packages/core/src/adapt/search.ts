@@ -63,7 +63,12 @@ function ladderOf(part: Part, slot: Slot): readonly number[] | null {
 }
 
 export function questionsOf(part: Part, intent: PartIntent, context: AdaptContext): SlotQuestion[] {
-  const wantedScale = intent.target !== null && intent.stimulus.score > 0 ? (part.kind === 'amrap' ? intent.stimulus.score / intent.target : intent.target / intent.stimulus.score) : 1;
+  const wantedScale =
+    intent.target !== null && intent.stimulus.score > 0
+      ? part.kind === 'amrap'
+        ? intent.stimulus.score / intent.target
+        : intent.target / intent.stimulus.score
+      : 1;
   const tooNew = context.athlete.level === 'new' || context.athlete.level === 'newer';
   return slotsOfPart(part).map((slot, index) => ({
     slot,
@@ -117,8 +122,10 @@ function repeatCost(part: Part, choices: readonly Choice[]): number {
   const written = slotsOfPart(part);
   let cost = 0;
   choices.forEach((choice, index) => {
-    for (let other = 0; other < index; other++) if (choices[other]!.movement === choice.movement && written[other]!.movement !== written[index]!.movement) cost += 0.08;
-    for (let other = 0; other < index; other++) if (written[other]!.movement === written[index]!.movement && choices[other]!.movement !== choice.movement) cost += 0.15;
+    for (let other = 0; other < index; other++)
+      if (choices[other]!.movement === choice.movement && written[other]!.movement !== written[index]!.movement) cost += 0.08;
+    for (let other = 0; other < index; other++)
+      if (written[other]!.movement === written[index]!.movement && choices[other]!.movement !== choice.movement) cost += 0.15;
   });
   return cost;
 }
@@ -130,13 +137,23 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
   const leaders = leadersOf(questions, locks);
   const options = questions.map((): readonly Choice[] => []);
   questions.forEach((question, index) => {
-    options[index] = leaders[index] === index ? lockedOptions(question, context, locks.find((lock) => lock.slot === index)) : options[leaders[index]!]!;
+    options[index] =
+      leaders[index] === index
+        ? lockedOptions(
+            question,
+            context,
+            locks.find((lock) => lock.slot === index),
+          )
+        : options[leaders[index]!]!;
   });
   const evaluate = (choices: readonly Choice[], lever: PartLever): Evaluated => {
     evaluations++;
     const filled = applyChoices(part, choices, lever, unit);
     const program = compile({ parts: [filled] }, context.capacity);
-    const run = walkProgram(program, part.kind === 'forTime' && intent.target !== null ? { lengths: [intent.target * (part.score === 'eachSet' ? part.sets : 1)] } : {});
+    const run = walkProgram(
+      program,
+      part.kind === 'forTime' && intent.target !== null ? { lengths: [intent.target * (part.score === 'eachSet' ? part.sets : 1)] } : {},
+    );
     const result = run.parts[0]!;
     const workShare = filled.kind === 'every' ? result.workSeconds / Math.max(1, result.endSeconds - result.startSeconds) : null;
     const drift = driftOf(intent, filled.kind, stimulusOf(program, 0, result), workShare, 0);
@@ -147,7 +164,22 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     const moved = (lever.rounds === null ? 0 : 0.05) + (lever.ladder === null ? 0 : 0.05);
     // inside the window the middle is no longer worth a change
     const eased = inside === true ? -0.6 * Math.min(0.12, Math.abs(drift.time)) : 0;
-    return { objective: drift.total + eased + 0.8 * structural + (inside === false ? 0.12 : 0) + lost + capped + moved + conflictCost(choices) + linkCost(questions, choices) + repeatCost(part, choices), drift, result, part: filled };
+    return {
+      objective:
+        drift.total +
+        eased +
+        0.8 * structural +
+        (inside === false ? 0.12 : 0) +
+        lost +
+        capped +
+        moved +
+        conflictCost(choices) +
+        linkCost(questions, choices) +
+        repeatCost(part, choices),
+      drift,
+      result,
+      part: filled,
+    };
   };
   let choices = options.map((each) => each[0]!);
   if (choices.some((each) => each === undefined)) throw new RangeError('searchPart: a slot has no option; the caller asks hasOption first');
@@ -166,7 +198,12 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     return choices.map((each, at) => {
       if (leaders[at] === index) return choice;
       // one implement goes through the whole linked string
-      const follows = link !== null && questions[at]!.slot.link === link && choice.load !== null && each.load?.implement === choice.load.implement && each.load.count === choice.load.count;
+      const follows =
+        link !== null &&
+        questions[at]!.slot.link === link &&
+        choice.load !== null &&
+        each.load?.implement === choice.load.implement &&
+        each.load.count === choice.load.count;
       return follows ? { ...each, load: choice.load, asWritten: false } : each;
     });
   };
@@ -183,12 +220,14 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     let top: { evaluated: Evaluated; choices: Choice[]; lever: PartLever } | null = null;
     const consider = (nextChoices: Choice[], nextLever: PartLever, penalty = 0): void => {
       const evaluated = evaluate(nextChoices, nextLever);
-      if (evaluated.objective + penalty < (top?.evaluated.objective ?? before.best.objective) - 1e-6) top = { evaluated: { ...evaluated, objective: evaluated.objective + penalty }, choices: nextChoices, lever: nextLever };
+      if (evaluated.objective + penalty < (top?.evaluated.objective ?? before.best.objective) - 1e-6)
+        top = { evaluated: { ...evaluated, objective: evaluated.objective + penalty }, choices: nextChoices, lever: nextLever };
     };
     questions.forEach((question, index) => {
       if (leaders[index] !== index) return;
       const lock = locks.find((each) => each.slot === index);
-      for (const { choice, kind } of neighboursOf(choices[index]!, question, context, lock, before.best.drift.time)) consider(replaced(index, choice), lever, before.best.drift.time < 0 && kind !== (context.rules.tooFit === 'load' ? 'load' : 'count') ? 0.004 : 0);
+      for (const { choice, kind } of neighboursOf(choices[index]!, question, context, lock, before.best.drift.time))
+        consider(replaced(index, choice), lever, before.best.drift.time < 0 && kind !== (context.rules.tooFit === 'load' ? 'load' : 'count') ? 0.004 : 0);
     });
     for (const nextLever of leversOf(part, lever)) consider(choices, nextLever);
     if (!top) break;
@@ -205,14 +244,25 @@ function leversOf(part: Part, lever: PartLever): PartLever[] {
   if (part.kind !== 'forTime' && part.kind !== 'windows') return [];
   const block = itemLists(part)[0]?.find((item): item is Block => item.kind === 'block');
   if (!block || (part.kind === 'windows' && part.windows.length > 1)) return [];
-  if (block.ladder) return [0.6, 0.75, 0.86, 1.15, 1.3].map((factor) => ({ rounds: null, ladder: scaleLadder(block.ladder!, factor, false) })).filter((each) => JSON.stringify(each.ladder) !== JSON.stringify(lever.ladder ?? block.ladder));
+  if (block.ladder)
+    return [0.6, 0.75, 0.86, 1.15, 1.3]
+      .map((factor) => ({ rounds: null, ladder: scaleLadder(block.ladder!, factor, false) }))
+      .filter((each) => JSON.stringify(each.ladder) !== JSON.stringify(lever.ladder ?? block.ladder));
   const own = block.items.some((item) => item.kind === 'slot' && item.count.kind === 'ladder');
   const now = lever.rounds ?? block.rounds.high;
-  return own || block.rounds.high === 1 ? [] : [now - 1, now + 1].filter((rounds) => rounds >= 1 && rounds <= block.rounds.high * 1.5 + 1).map((rounds) => ({ rounds, ladder: null }));
+  return own || block.rounds.high === 1
+    ? []
+    : [now - 1, now + 1].filter((rounds) => rounds >= 1 && rounds <= block.rounds.high * 1.5 + 1).map((rounds) => ({ rounds, ladder: null }));
 }
 
 /** One step in count or in load around a choice, at the same movement. */
-function neighboursOf(choice: Choice, question: SlotQuestion, context: AdaptContext, lock: SlotLock | undefined, time: number): { choice: Choice; kind: 'count' | 'load' }[] {
+function neighboursOf(
+  choice: Choice,
+  question: SlotQuestion,
+  context: AdaptContext,
+  lock: SlotLock | undefined,
+  time: number,
+): { choice: Choice; kind: 'count' | 'load' }[] {
   const found: { choice: Choice; kind: 'count' | 'load' }[] = [];
   const movement = movementOf(choice.movement);
   const isEven = movement.side === 'alternating' && question.slot.bracket === null && question.slot.side === null;
@@ -221,9 +271,18 @@ function neighboursOf(choice: Choice, question: SlotQuestion, context: AdaptCont
       switch (choice.count.kind) {
         case 'fixed': {
           const now = choice.count.men;
-          const below = roundFigures(now * 0.99, choice.unit, { even: isEven, most: 6 }).filter((figure) => figure < now).slice(0, 2); // prettier-ignore
-          const above = roundFigures(now * 1.01, choice.unit, { even: isEven, most: 6 }).filter((figure) => figure > now).slice(0, 2); // prettier-ignore
-          return (time > 0 ? [...below, ...above.slice(0, 1)] : [...above, ...below.slice(0, 1)]).map((figure) => ({ kind: 'fixed' as const, men: figure, women: figure, low: null }));
+          const below = roundFigures(now * 0.99, choice.unit, { even: isEven, most: 6 })
+            .filter((figure) => figure < now)
+            .slice(0, 2);
+          const above = roundFigures(now * 1.01, choice.unit, { even: isEven, most: 6 })
+            .filter((figure) => figure > now)
+            .slice(0, 2);
+          return (time > 0 ? [...below, ...above.slice(0, 1)] : [...above, ...below.slice(0, 1)]).map((figure) => ({
+            kind: 'fixed' as const,
+            men: figure,
+            women: figure,
+            low: null,
+          }));
         }
         case 'ladder': {
           const { rungs } = choice.count;
@@ -233,7 +292,17 @@ function neighboursOf(choice: Choice, question: SlotQuestion, context: AdaptCont
           return [];
       }
     })();
-    for (const count of counts) found.push({ kind: 'count', choice: { ...choice, count, structural: choice.structural + (choice.movement === question.slot.movement && JSON.stringify(choice.count) === JSON.stringify(question.slot.count) ? 0.03 : 0.004) } });
+    for (const count of counts)
+      found.push({
+        kind: 'count',
+        choice: {
+          ...choice,
+          count,
+          structural:
+            choice.structural +
+            (choice.movement === question.slot.movement && JSON.stringify(choice.count) === JSON.stringify(question.slot.count) ? 0.03 : 0.004),
+        },
+      });
   }
   if (lock?.loadKg === undefined && choice.load && movement.load && choice.coachRank === null) {
     const all = context.loads.filter((load) => load.implement === choice.load!.implement && load.count === choice.load!.count);
@@ -264,7 +333,14 @@ function nearestLoad(context: AdaptContext, choice: Choice, kg: number): Choice[
 }
 
 /** The part with another choice in one slot and all else as it is: what a coach asks when pointing at an alternative. */
-export function evaluateChoice(plan: PartPlan, part: Part, intent: PartIntent, context: AdaptContext, slot: number, choice: Choice): { drift: Drift; result: PartResult } {
+export function evaluateChoice(
+  plan: PartPlan,
+  part: Part,
+  intent: PartIntent,
+  context: AdaptContext,
+  slot: number,
+  choice: Choice,
+): { drift: Drift; result: PartResult } {
   const choices = plan.choices.map((each, index) => (index === slot ? choice : each));
   const filled = applyChoices(part, choices, plan.lever, context.athlete.units);
   const program = compile({ parts: [filled] }, context.capacity);

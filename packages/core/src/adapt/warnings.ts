@@ -11,7 +11,18 @@ import type { Lock, VersionPart } from './adapt';
 import { hardLimits, type AdaptContext } from './candidates';
 
 export interface VersionWarning {
-  readonly code: 'window_missed' | 'not_reached' | 'part_replaced' | 'falls_behind' | 'collision' | 'lock_breaks_limit' | 'over_time_available' | 'shortened' | 'no_vest' | 'newer_pulling' | 'not_max_strength';
+  readonly code:
+    | 'window_missed'
+    | 'not_reached'
+    | 'part_replaced'
+    | 'falls_behind'
+    | 'collision'
+    | 'lock_breaks_limit'
+    | 'over_time_available'
+    | 'shortened'
+    | 'no_vest'
+    | 'newer_pulling'
+    | 'not_max_strength';
   readonly message: string;
 }
 interface Input {
@@ -30,16 +41,28 @@ export function versionWarnings({ workout, adapted, versionParts, intent, run, i
   const say = (code: VersionWarning['code'], message: string): void => {
     found.push({ code, message });
   };
-  if (intent.shortened < 1) say('shortened', `Shortened for ${context.athlete.level === 'new' ? 'a new' : 'a newer'} athlete: pieces of 12:00 and longer keep ${Math.round(intent.shortened * 100)} % of their time.`);
+  if (intent.shortened < 1)
+    say(
+      'shortened',
+      `Shortened for ${context.athlete.level === 'new' ? 'a new' : 'a newer'} athlete: pieces of 12:00 and longer keep ${Math.round(intent.shortened * 100)} % of their time.`,
+    );
   if (inside === false) say('window_missed', 'The predicted score lies outside the window; no version that keeps the limits comes closer.');
   run.parts.forEach((result, index) => {
     const part = adapted.parts[index]!;
     if (part.kind === 'forTime' && result.reached) {
       const slot = slotsOfPart(part)[result.reached.slot];
-      say('not_reached', `Part ${index + 1}: time is called at ${slot ? wordsOf(slot.movement) : 'the last movement'}, with about ${Math.round(result.reached.repsLeft)} reps left.`);
+      say(
+        'not_reached',
+        `Part ${index + 1}: time is called at ${slot ? wordsOf(slot.movement) : 'the last movement'}, with about ${Math.round(result.reached.repsLeft)} reps left.`,
+      );
     }
-    if ((part.kind === 'every' || part.kind === 'windows') && result.fellBehind > 0) say('falls_behind', `Part ${index + 1}: the work does not fit in ${result.fellBehind} of ${part.count} intervals.`);
-    if (workout.parts[index] && part.kind !== workout.parts[index].kind) say('part_replaced', `Part ${index + 1}: without loads, ${workout.parts[index].kind === 'maxLoad' ? 'the max load becomes a rep test' : 'the strength sets become paced sets'}; the score is of another kind.`);
+    if ((part.kind === 'every' || part.kind === 'windows') && result.fellBehind > 0)
+      say('falls_behind', `Part ${index + 1}: the work does not fit in ${result.fellBehind} of ${part.count} intervals.`);
+    if (workout.parts[index] && part.kind !== workout.parts[index].kind)
+      say(
+        'part_replaced',
+        `Part ${index + 1}: without loads, ${workout.parts[index].kind === 'maxLoad' ? 'the max load becomes a rep test' : 'the strength sets become paced sets'}; the score is of another kind.`,
+      );
     if (workout.parts[index]?.vest && !part.vest) say('no_vest', `Part ${index + 1}: without the vest.`);
   });
   for (const part of adapted.parts) {
@@ -53,12 +76,24 @@ export function versionWarnings({ workout, adapted, versionParts, intent, run, i
     if (obstacles.length > 0) say('lock_breaks_limit', `Locked ${wordsOf(lock.movement)}: ${obstacles.map(sentenceForObstacle).join('; ')}.`);
   }
   const available = context.athlete.timeAvailableSeconds;
-  if (available !== null && run.totalSeconds > available) say('over_time_available', `Takes ${formatClock(run.totalSeconds)}; ${context.athlete.name} has ${formatClock(available)}.`);
+  if (available !== null && run.totalSeconds > available)
+    say('over_time_available', `Takes ${formatClock(run.totalSeconds)}; ${context.athlete.name} has ${formatClock(available)}.`);
   const level = context.athlete.level;
   if (level === 'new' || level === 'newer') {
-    const pulls = versionParts.flatMap((part) => part.slots).some((slot) => slot.movement.includes('pull-up') && slot.reps.reduce((sum, each) => sum + each, 0) >= 15);
-    if (pulls) say('newer_pulling', 'Much pulling for a newer athlete: watch for soreness over the next days, and stop at dark urine or swelling (see a doctor at once).');
+    const pulls = versionParts
+      .flatMap((part) => part.slots)
+      .some((slot) => slot.movement.includes('pull-up') && slot.reps.reduce((sum, each) => sum + each, 0) >= 15);
+    if (pulls)
+      say(
+        'newer_pulling',
+        'Much pulling for a newer athlete: watch for soreness over the next days, and stop at dark urine or swelling (see a doctor at once).',
+      );
   }
-  if (context.athlete.level === 'competitive' && workout.parts.some((part) => part.kind === 'maxLoad' || part.kind === 'strength') && !context.place.kit.some((item) => item.kind === 'barbell')) say('not_max_strength', 'Without a barbell this keeps strength but will not build maximal strength in an advanced lifter.');
+  if (
+    context.athlete.level === 'competitive' &&
+    workout.parts.some((part) => part.kind === 'maxLoad' || part.kind === 'strength') &&
+    !context.place.kit.some((item) => item.kind === 'barbell')
+  )
+    say('not_max_strength', 'Without a barbell this keeps strength but will not build maximal strength in an advanced lifter.');
   return found;
 }

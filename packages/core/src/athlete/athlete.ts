@@ -7,7 +7,18 @@ import type { Place } from '../kit/kit';
 export const levels = ['new', 'newer', 'trained', 'competitive'] as const;
 export type Level = (typeof levels)[number];
 export type AvoidName = AvoidTag | 'high_impact';
-export const avoidNames: readonly AvoidName[] = ['running', 'jumping', 'overhead', 'kneeling', 'deep_knee', 'hanging', 'inverted', 'wrists', 'spinal_loading', 'high_impact'];
+export const avoidNames: readonly AvoidName[] = [
+  'running',
+  'jumping',
+  'overhead',
+  'kneeling',
+  'deep_knee',
+  'hanging',
+  'inverted',
+  'wrists',
+  'spinal_loading',
+  'high_impact',
+];
 
 export interface TimedEffort {
   readonly engine: Extract<Engine, 'run' | 'row' | 'bike'>;

@@ -41,7 +41,9 @@ export function readLength(value: unknown): number | null {
 
 /** `80 kg`, `80 kg x 5` */
 function readMax(value: unknown): KnownMax | null {
-  const [mass, reps = '1'] = text(value).toLowerCase().split(/\s*x\s*(?=\d+\s*$)/); // prettier-ignore
+  const [mass, reps = '1'] = text(value)
+    .toLowerCase()
+    .split(/\s*x\s*(?=\d+\s*$)/);
   const kg = readMass(mass);
   return kg === null || !/^\d+$/.test(reps.trim()) || Number(reps) < 1 ? null : { kg, reps: Number(reps) };
 }
@@ -51,7 +53,10 @@ function readTimes(raw: Plain, warn: (key: string, message: string) => void): Ti
     const found = /^(run|row|bike)_(\d+(?:\.\d+)?)_(m|km)$/.exec(key);
     const seconds = readDuration(text(value));
     if (!found || seconds === null || seconds <= 0) {
-      warn(`times.${key}`, found ? `“${text(value)}” is no time; expected minutes and seconds such as "1:42".` : 'expected run, row or bike with a distance, such as run_400_m.');
+      warn(
+        `times.${key}`,
+        found ? `“${text(value)}” is no time; expected minutes and seconds such as "1:42".` : 'expected run, row or bike with a distance, such as run_400_m.',
+      );
       return [];
     }
     return [{ engine: found[1] as TimedEffort['engine'], metres: Number(found[2]) * (found[3] === 'km' ? 1000 : 1), seconds }];
@@ -79,7 +84,26 @@ export function readPlace(raw: unknown, warn: (key: string, message: string) => 
   };
 }
 
-const known = ['name', 'category', 'body_mass', 'stature', 'born', 'age', 'level', 'units', 'maxes', 'best_sets', 'times', 'avoid', 'limits', 'prefer', 'time_available', 'place', 'places', 'notes'];
+const known = [
+  'name',
+  'category',
+  'body_mass',
+  'stature',
+  'born',
+  'age',
+  'level',
+  'units',
+  'maxes',
+  'best_sets',
+  'times',
+  'avoid',
+  'limits',
+  'prefer',
+  'time_available',
+  'place',
+  'places',
+  'notes',
+];
 
 /**
  * @param raw plain values, as a YAML or JSON reader gives them
@@ -92,7 +116,8 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
     problems.push({ level: 'warning', key, message });
   };
   const file: Plain = isPlain(raw) ? raw : {};
-  if (!isPlain(raw)) problems.push({ level: 'error', key: '', message: 'Expected an athlete as keys and values, such as “level: trained” and “body_mass: 64 kg”.' });
+  if (!isPlain(raw))
+    problems.push({ level: 'error', key: '', message: 'Expected an athlete as keys and values, such as “level: trained” and “body_mass: 64 kg”.' });
   for (const key of Object.keys(file)) if (!known.includes(key)) warn(key, `unknown key “${key}”; left out.`);
 
   const category = file['category'] === 'men' || file['category'] === 'women' ? file['category'] : null;
@@ -138,7 +163,7 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
     else bestSets[id] = reps;
   }
   const avoid = (Array.isArray(file['avoid']) ? file['avoid'] : file['avoid'] === undefined || file['avoid'] === null ? [] : text(file['avoid']).split(','))
-    .map((each) => text(each).trim().replaceAll(' ', '_')) // prettier-ignore
+    .map((each) => text(each).trim().replaceAll(' ', '_'))
     .filter((each) => each !== '')
     .filter((each): each is AvoidName => {
       const fine = (avoidNames as readonly string[]).includes(each);

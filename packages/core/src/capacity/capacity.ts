@@ -53,7 +53,13 @@ interface Observation<K> {
 }
 
 /** Common factor and own deviations; see the head of the file. */
-function reconcile<K extends string>(keys: readonly K[], norm: (key: K) => number, observed: readonly Observation<K>[], ownSpread: number, normSpread: number): Record<K, Estimate> {
+function reconcile<K extends string>(
+  keys: readonly K[],
+  norm: (key: K) => number,
+  observed: readonly Observation<K>[],
+  ownSpread: number,
+  normSpread: number,
+): Record<K, Estimate> {
   let weight = 1 / normSpread ** 2;
   let sum = 0;
   for (const each of observed) {
@@ -74,8 +80,27 @@ function reconcile<K extends string>(keys: readonly K[], norm: (key: K) => numbe
   ) as Record<K, Estimate>;
 }
 
-const liftIds: Readonly<Record<string, Lift>> = { 'back-squat': 'backSquat', deadlift: 'deadlift', 'strict-press': 'strictPress', 'bench-press': 'benchPress', clean: 'clean', snatch: 'snatch', 'bent-over-row': 'row' };
-const setIds: Readonly<Record<string, BestSet>> = { 'strict-pull-up': 'strictPullUp', 'push-up': 'pushUp', 'ring-dip': 'dip', 'toes-to-bar': 'toesToBar', 'sit-up': 'sitUp', 'strict-handstand-push-up': 'handstandPushUp', 'double-under': 'doubleUnder', 'ring-muscle-up': 'muscleUp', plank: 'plank', 'bar-hang': 'hang' };
+const liftIds: Readonly<Record<string, Lift>> = {
+  'back-squat': 'backSquat',
+  deadlift: 'deadlift',
+  'strict-press': 'strictPress',
+  'bench-press': 'benchPress',
+  clean: 'clean',
+  snatch: 'snatch',
+  'bent-over-row': 'row',
+};
+const setIds: Readonly<Record<string, BestSet>> = {
+  'strict-pull-up': 'strictPullUp',
+  'push-up': 'pushUp',
+  'ring-dip': 'dip',
+  'toes-to-bar': 'toesToBar',
+  'sit-up': 'sitUp',
+  'strict-handstand-push-up': 'handstandPushUp',
+  'double-under': 'doubleUnder',
+  'ring-muscle-up': 'muscleUp',
+  plank: 'plank',
+  'bar-hang': 'hang',
+};
 /** nobody is told to have less than this: zero tested reps still leaves some strength */
 const leastReps = 0.3;
 
@@ -106,13 +131,19 @@ export function estimateCapacity(athlete: Athlete): Capacity {
   const liftEstimates = reconcile(lifts, (lift) => liftNorm(lift, category, level, massKg) * aged, liftsSeen, spreadOfOwn, spreadOfNorm);
   const setEstimates = reconcile(sets, (set) => setNorm(set, category, level, massKg) * aged ** 2, setsSeen, 0.55, 0.4);
   const guessed = [...lifts.filter((lift) => !liftEstimates[lift].known), ...sets.filter((set) => !setEstimates[set].known)];
-  if (guessed.length > 0) assumed.push(`estimated from ${liftsSeen.length + setsSeen.length > 0 ? 'what is known and ' : ''}norms for ${level} ${category}: ${guessed.map((key) => key.replace(/([A-Z])/g, ' $1').toLowerCase()).join(', ')}`);
+  if (guessed.length > 0)
+    assumed.push(
+      `estimated from ${liftsSeen.length + setsSeen.length > 0 ? 'what is known and ' : ''}norms for ${level} ${category}: ${guessed.map((key) => key.replace(/([A-Z])/g, ' $1').toLowerCase()).join(', ')}`,
+    );
 
   const runs = athlete.times.filter((each) => each.engine === 'run');
   const rows = athlete.times.filter((each) => each.engine === 'row');
   const norm = { metresPerSecond: speedNorm(category, level, massKg) * aged, reserveMetres: reserveNorm(level) * aged };
   let fitted = runs.length > 0 ? criticalSpeed(runs) : norm;
-  const rowWattsAtCritical = rows.length > 0 ? rows.reduce((sum, each) => sum + rowPower((each.seconds / each.metres) * (1200 / each.seconds) ** (1 - 1 / riegelExponent)), 0) / rows.length : null;
+  const rowWattsAtCritical =
+    rows.length > 0
+      ? rows.reduce((sum, each) => sum + rowPower((each.seconds / each.metres) * (1200 / each.seconds) ** (1 - 1 / riegelExponent)), 0) / rows.length
+      : null;
   if (runs.length === 0 && rowWattsAtCritical !== null) {
     fitted = { ...norm, metresPerSecond: rowWattsAtCritical / (massKg * machineEfficiency * runJoulesPerKgMetre) };
     assumed.push('running pace: from the rowing time');

@@ -11,12 +11,50 @@ type ByLevel = readonly [fresh: number, newer: number, trained: number, competit
 const index: Readonly<Record<Level, number>> = { new: 0, newer: 1, trained: 2, competitive: 3 };
 
 const liftNorms: Readonly<Record<Category, Readonly<Record<Lift, ByLevel>>>> = {
-  men: { backSquat: [0.7, 1.05, 1.6, 1.95], deadlift: [0.9, 1.35, 1.95, 2.35], strictPress: [0.38, 0.5, 0.7, 0.88], benchPress: [0.55, 0.8, 1.12, 1.4], clean: [0.48, 0.75, 1.18, 1.5], snatch: [0.38, 0.58, 0.9, 1.2], row: [0.5, 0.72, 1, 1.25] },
-  women: { backSquat: [0.6, 0.95, 1.4, 1.75], deadlift: [0.8, 1.2, 1.75, 2.1], strictPress: [0.28, 0.4, 0.6, 0.74], benchPress: [0.38, 0.56, 0.82, 1], clean: [0.42, 0.64, 0.98, 1.25], snatch: [0.33, 0.48, 0.76, 0.98], row: [0.4, 0.57, 0.8, 1] },
+  men: {
+    backSquat: [0.7, 1.05, 1.6, 1.95],
+    deadlift: [0.9, 1.35, 1.95, 2.35],
+    strictPress: [0.38, 0.5, 0.7, 0.88],
+    benchPress: [0.55, 0.8, 1.12, 1.4],
+    clean: [0.48, 0.75, 1.18, 1.5],
+    snatch: [0.38, 0.58, 0.9, 1.2],
+    row: [0.5, 0.72, 1, 1.25],
+  },
+  women: {
+    backSquat: [0.6, 0.95, 1.4, 1.75],
+    deadlift: [0.8, 1.2, 1.75, 2.1],
+    strictPress: [0.28, 0.4, 0.6, 0.74],
+    benchPress: [0.38, 0.56, 0.82, 1],
+    clean: [0.42, 0.64, 0.98, 1.25],
+    snatch: [0.33, 0.48, 0.76, 0.98],
+    row: [0.4, 0.57, 0.8, 1],
+  },
 };
 const setNorms: Readonly<Record<Category, Readonly<Record<BestSet, ByLevel>>>> = {
-  men: { strictPullUp: [0.4, 3, 12, 22], pushUp: [8, 22, 45, 70], dip: [0.5, 4, 14, 28], toesToBar: [0.4, 4, 18, 32], sitUp: [20, 40, 75, 110], handstandPushUp: [0.2, 0.4, 9, 22], doubleUnder: [0.5, 6, 80, 150], muscleUp: [0.05, 0.1, 2, 10], plank: [45, 80, 150, 220], hang: [20, 35, 65, 100] },
-  women: { strictPullUp: [0.15, 0.4, 6, 13], pushUp: [3, 9, 26, 45], dip: [0.2, 0.5, 6, 16], toesToBar: [0.3, 2, 15, 28], sitUp: [18, 36, 70, 105], handstandPushUp: [0.1, 0.2, 3, 13], doubleUnder: [0.5, 6, 80, 150], muscleUp: [0.02, 0.05, 0.4, 5], plank: [40, 75, 145, 210], hang: [15, 28, 55, 90] },
+  men: {
+    strictPullUp: [0.4, 3, 12, 22],
+    pushUp: [8, 22, 45, 70],
+    dip: [0.5, 4, 14, 28],
+    toesToBar: [0.4, 4, 18, 32],
+    sitUp: [20, 40, 75, 110],
+    handstandPushUp: [0.2, 0.4, 9, 22],
+    doubleUnder: [0.5, 6, 80, 150],
+    muscleUp: [0.05, 0.1, 2, 10],
+    plank: [45, 80, 150, 220],
+    hang: [20, 35, 65, 100],
+  },
+  women: {
+    strictPullUp: [0.15, 0.4, 6, 13],
+    pushUp: [3, 9, 26, 45],
+    dip: [0.2, 0.5, 6, 16],
+    toesToBar: [0.3, 2, 15, 28],
+    sitUp: [18, 36, 70, 105],
+    handstandPushUp: [0.1, 0.2, 3, 13],
+    doubleUnder: [0.5, 6, 80, 150],
+    muscleUp: [0.02, 0.05, 0.4, 5],
+    plank: [40, 75, 145, 210],
+    hang: [15, 28, 55, 90],
+  },
 };
 const speedNorms: Readonly<Record<Category, ByLevel>> = { men: [2.45, 2.95, 3.75, 4.3], women: [2.15, 2.6, 3.35, 3.85] };
 const reserveNorms: ByLevel = [110, 140, 180, 210];

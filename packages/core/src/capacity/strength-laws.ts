@@ -16,8 +16,19 @@ export function brzyckiMax(kg: number, reps: number): number {
 
 /** NSCA load table (Essentials of Strength Training and Conditioning; from memory): share of the max at 1…15 reps. */
 export const nscaTable: readonly (readonly [reps: number, share: number])[] = [
-  [1, 1], [2, 0.95], [3, 0.93], [4, 0.9], [5, 0.87], [6, 0.85], [7, 0.83], [8, 0.8], [9, 0.77], [10, 0.75], [12, 0.67], [15, 0.65],
-]; // prettier-ignore
+  [1, 1],
+  [2, 0.95],
+  [3, 0.93],
+  [4, 0.9],
+  [5, 0.87],
+  [6, 0.85],
+  [7, 0.83],
+  [8, 0.8],
+  [9, 0.77],
+  [10, 0.75],
+  [12, 0.67],
+  [15, 0.65],
+];
 
 /** Share at which the table ends and the endurance extension begins. */
 const lightest = 0.65;

@@ -40,29 +40,70 @@ function piecesOf(part: Part, at: number): Piece[] {
       return [rest(part.untilSeconds !== null ? Math.max(0, part.untilSeconds - at) : (part.seconds ?? 0))];
     case 'amrap':
       return Array.from({ length: part.sets }, (_, set): Piece[] => [
-        { kind: 'work', seconds: part.seconds.high, text: part.sets > 1 ? `AMRAP ${set + 1} of ${part.sets}` : `AMRAP ${formatClock(part.seconds.high)}`, lines: linesOf(part.items) },
+        {
+          kind: 'work',
+          seconds: part.seconds.high,
+          text: part.sets > 1 ? `AMRAP ${set + 1} of ${part.sets}` : `AMRAP ${formatClock(part.seconds.high)}`,
+          lines: linesOf(part.items),
+        },
         ...(set < part.sets - 1 && part.restBetween ? [rest(part.restBetween.high)] : []),
       ]).flat();
     case 'forTime':
-      if (part.sets === 1) return [{ kind: part.capSeconds === null ? 'open' : 'cap', seconds: part.capSeconds, text: part.capSeconds === null ? 'For time' : `For time, cap ${formatClock(part.capSeconds)}`, lines: linesOf(part.items) }];
+      if (part.sets === 1)
+        return [
+          {
+            kind: part.capSeconds === null ? 'open' : 'cap',
+            seconds: part.capSeconds,
+            text: part.capSeconds === null ? 'For time' : `For time, cap ${formatClock(part.capSeconds)}`,
+            lines: linesOf(part.items),
+          },
+        ];
       return Array.from({ length: part.sets }, (_, set): Piece[] => [
-        { kind: part.capPerSet && part.capSeconds !== null ? 'cap' : 'open', seconds: part.capPerSet ? part.capSeconds : null, text: `Set ${set + 1} of ${part.sets}`, lines: linesOf(part.items) },
+        {
+          kind: part.capPerSet && part.capSeconds !== null ? 'cap' : 'open',
+          seconds: part.capPerSet ? part.capSeconds : null,
+          text: `Set ${set + 1} of ${part.sets}`,
+          lines: linesOf(part.items),
+        },
         ...(set < part.sets - 1 && part.restBetween ? [rest(part.restBetween.high)] : []),
       ]).flat();
     case 'every':
-      return Array.from({ length: part.count }, (_, interval): Piece => ({ kind: 'interval', seconds: part.intervalSeconds, text: `${interval + 1} of ${part.count}`, lines: linesOf(part.stations[interval % Math.max(1, part.stations.length)] ?? []) }));
+      return Array.from({ length: part.count }, (_, interval): Piece => ({
+        kind: 'interval',
+        seconds: part.intervalSeconds,
+        text: `${interval + 1} of ${part.count}`,
+        lines: linesOf(part.stations[interval % Math.max(1, part.stations.length)] ?? []),
+      }));
     case 'windows':
-      return Array.from({ length: part.count }, (_, window): Piece => ({ kind: 'interval', seconds: part.intervalSeconds, text: `Window ${window + 1} of ${part.count}`, lines: linesOf(part.windows[window % Math.max(1, part.windows.length)] ?? []) }));
+      return Array.from({ length: part.count }, (_, window): Piece => ({
+        kind: 'interval',
+        seconds: part.intervalSeconds,
+        text: `Window ${window + 1} of ${part.count}`,
+        lines: linesOf(part.windows[window % Math.max(1, part.windows.length)] ?? []),
+      }));
     case 'intervals':
       return part.segments.flatMap((segment, index): Piece[] => {
         const lines = linesOf(part.stations[index % Math.max(1, part.stations.length)] ?? []);
-        return [{ kind: lines.length === 0 ? 'rest' : 'work', seconds: segment.workSeconds, text: lines.length === 0 ? 'Rest' : `${index + 1} of ${part.segments.length}`, lines }, ...(segment.restSeconds > 0 ? [rest(segment.restSeconds)] : [])];
+        return [
+          {
+            kind: lines.length === 0 ? 'rest' : 'work',
+            seconds: segment.workSeconds,
+            text: lines.length === 0 ? 'Rest' : `${index + 1} of ${part.segments.length}`,
+            lines,
+          },
+          ...(segment.restSeconds > 0 ? [rest(segment.restSeconds)] : []),
+        ];
       });
     case 'maxLoad':
       return [{ kind: 'work', seconds: part.seconds, text: `Max load in ${formatClock(part.seconds)}`, lines: linesOf(part.items) }];
     case 'strength':
       return Array.from({ length: part.sets }, (_, set): Piece[] => [
-        { kind: part.everySeconds === null ? 'open' : 'interval', seconds: part.everySeconds, text: `Set ${set + 1} of ${part.sets}`, lines: linesOf(part.items) },
+        {
+          kind: part.everySeconds === null ? 'open' : 'interval',
+          seconds: part.everySeconds,
+          text: `Set ${set + 1} of ${part.sets}`,
+          lines: linesOf(part.items),
+        },
         ...(part.everySeconds === null && set < part.sets - 1 ? [rest(part.restBetween?.high ?? 120)] : []),
       ]).flat();
     case 'quality':

@@ -14,10 +14,35 @@ export type Obstacle =
   | { readonly code: 'limit'; readonly limit: string };
 
 const atomWords: Readonly<Record<NeedAtom, string>> = {
-  barbell: 'a barbell', dumbbell: 'a dumbbell', kettlebell: 'a kettlebell', sandbag: 'a sandbag', backpack: 'a backpack', can: 'a water can', plate: 'a plate', stick: 'a stick', vest: 'a vest', band: 'a band',
-  bar: 'a bar to hang from', lowBar: 'a low bar', rings: 'rings', dipBar: 'dip bars', box: 'a box', rope: 'a rope', row: 'a rowing machine', bike: 'a bike', airBike: 'an air bike', route: 'a run route', wall: 'a wall',
-  table: 'a sturdy table', chair: 'a chair', couch: 'a couch', stairs: 'stairs', bench: 'a bench', anchor: 'something to anchor to', object: 'an object to pass over',
-}; // prettier-ignore
+  barbell: 'a barbell',
+  dumbbell: 'a dumbbell',
+  kettlebell: 'a kettlebell',
+  sandbag: 'a sandbag',
+  backpack: 'a backpack',
+  can: 'a water can',
+  plate: 'a plate',
+  stick: 'a stick',
+  vest: 'a vest',
+  band: 'a band',
+  bar: 'a bar to hang from',
+  lowBar: 'a low bar',
+  rings: 'rings',
+  dipBar: 'dip bars',
+  box: 'a box',
+  rope: 'a rope',
+  row: 'a rowing machine',
+  bike: 'a bike',
+  airBike: 'an air bike',
+  route: 'a run route',
+  wall: 'a wall',
+  table: 'a sturdy table',
+  chair: 'a chair',
+  couch: 'a couch',
+  stairs: 'stairs',
+  bench: 'a bench',
+  anchor: 'something to anchor to',
+  object: 'an object to pass over',
+};
 
 /** `a dumbbell or a kettlebell`, `two dumbbells and a bench`; brackets only where both joints meet. */
 export function needsInWords(needs: Needs): string {
@@ -59,7 +84,11 @@ export function countOfAtom(kit: readonly KitItem[], atom: NeedAtom): number {
     if (item.kind === 'adjustable') count += atom === 'dumbbell' ? item.count : 0;
     else if (item.kind === atom) count += 'count' in item ? item.count : 1;
     else if (atom === 'anchor' && (item.kind === 'couch' || item.kind === 'bar')) count += 1;
-    else if (atom === 'object' && (item.kind === 'dumbbell' || item.kind === 'kettlebell' || item.kind === 'rope' || item.kind === 'backpack' || item.kind === 'box')) count += 1;
+    else if (
+      atom === 'object' &&
+      (item.kind === 'dumbbell' || item.kind === 'kettlebell' || item.kind === 'rope' || item.kind === 'backpack' || item.kind === 'box')
+    )
+      count += 1;
     else if (atom === 'plate' && item.kind === 'barbell') count += item.plates.reduce((sum, plate) => sum + plate.pieces, 0);
   }
   return count;
@@ -68,12 +97,20 @@ export function countOfAtom(kit: readonly KitItem[], atom: NeedAtom): number {
 /** What the implement adds above the hands: a plated bar 0.23 m, anything else 0.1 m (measured on common sizes, round figures). */
 const implementHeightM = (barbell: boolean): number => (barbell ? 0.23 : 0.1);
 
-export function obstacles(movement: Movement, athlete: Athlete, place: Place, loadChosen: { implement: string } | null = null, heightCm: number | null = null): Obstacle[] {
+export function obstacles(
+  movement: Movement,
+  athlete: Athlete,
+  place: Place,
+  loadChosen: { implement: string } | null = null,
+  heightCm: number | null = null,
+): Obstacle[] {
   const found: Obstacle[] = [];
   if (!meetsNeeds(movement.needs, (atom, count) => countOfAtom(place.kit, atom) >= count)) found.push({ code: 'needs', text: needsInWords(movement.needs) });
   for (const tag of athlete.avoid) if (violates(movement, tag, heightCm)) found.push({ code: 'avoid', tag });
   if (movement.overheadStanding) {
-    const implementM = implementHeightM(loadChosen ? loadChosen.implement === 'barbell' : (movement.load?.implements.every((kind) => kind === 'barbell') ?? false));
+    const implementM = implementHeightM(
+      loadChosen ? loadChosen.implement === 'barbell' : (movement.load?.implements.every((kind) => kind === 'barbell') ?? false),
+    );
     const needM = 1.33 * athlete.statureM + 0.1 + implementM;
     if (place.ceilingM < needM) found.push({ code: 'ceiling', needM, haveM: place.ceilingM });
   }
@@ -92,7 +129,11 @@ export function obstacles(movement: Movement, athlete: Athlete, place: Place, lo
 /** A shortened range is not avoidance: half squats and pulls from the knee stay open. */
 function outsideRange(movement: Movement, athlete: Athlete): string | null {
   if (athlete.limits.squatDepth && movement.avoid.includes('deep_knee') && (movement.patterns.squat ?? 0) > 0) return `squat to ${athlete.limits.squatDepth}`;
-  const fromFloor = movement.load !== null && movement.avoid.includes('spinal_loading') && !movement.id.includes('hang') && (movement.patterns.hinge ?? 0) + (movement.patterns.groundToOverhead ?? 0) > 0.4;
+  const fromFloor =
+    movement.load !== null &&
+    movement.avoid.includes('spinal_loading') &&
+    !movement.id.includes('hang') &&
+    (movement.patterns.hinge ?? 0) + (movement.patterns.groundToOverhead ?? 0) > 0.4;
   return athlete.limits.reach && fromFloor && movement.family !== 'swing' ? `reach to the ${athlete.limits.reach}` : null;
 }
 

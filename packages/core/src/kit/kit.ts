@@ -1,7 +1,21 @@
 /** Everything an athlete can use in a place. Masses in integer grams, lengths in centimetres or metres as named. */
-export interface DumbbellItem { readonly kind: 'dumbbell'; readonly grams: number; readonly count: number } // prettier-ignore
-export interface AdjustableItem { readonly kind: 'adjustable'; readonly fromGrams: number; readonly toGrams: number; readonly stepGrams: number; readonly count: number } // prettier-ignore
-export interface KettlebellItem { readonly kind: 'kettlebell'; readonly grams: number; readonly count: number } // prettier-ignore
+export interface DumbbellItem {
+  readonly kind: 'dumbbell';
+  readonly grams: number;
+  readonly count: number;
+}
+export interface AdjustableItem {
+  readonly kind: 'adjustable';
+  readonly fromGrams: number;
+  readonly toGrams: number;
+  readonly stepGrams: number;
+  readonly count: number;
+}
+export interface KettlebellItem {
+  readonly kind: 'kettlebell';
+  readonly grams: number;
+  readonly count: number;
+}
 export interface BarbellItem {
   readonly kind: 'barbell';
   readonly barGrams: number;
@@ -9,16 +23,61 @@ export interface BarbellItem {
   /** pieces, not pairs */
   readonly plates: readonly { readonly grams: number; readonly pieces: number }[];
 }
-export interface SandbagItem { readonly kind: 'sandbag'; readonly grams: number; readonly count: number } // prettier-ignore
-export interface BackpackItem { readonly kind: 'backpack'; readonly toGrams: number } // prettier-ignore
-export interface CanItem { readonly kind: 'can'; readonly grams: number; readonly count: number } // prettier-ignore
-export interface VestItem { readonly kind: 'vest'; readonly grams: number } // prettier-ignore
-export interface BandItem { readonly kind: 'band'; readonly lowGrams: number; readonly highGrams: number; readonly name: string } // prettier-ignore
-export interface PlateItem { readonly kind: 'plate'; readonly grams: number; readonly count: number } // prettier-ignore
-export interface FurnitureItem { readonly kind: 'box' | 'table' | 'chair' | 'stairs' | 'bench' | 'couch'; readonly heightCm: number; readonly count: number } // prettier-ignore
-export interface RouteItem { readonly kind: 'route'; readonly metres: readonly number[] } // prettier-ignore
-export interface PlainItem { readonly kind: 'bar' | 'lowBar' | 'rings' | 'dipBar' | 'rope' | 'row' | 'bike' | 'airBike' | 'wall' | 'anchor' | 'stick' } // prettier-ignore
-export type KitItem = DumbbellItem | AdjustableItem | KettlebellItem | BarbellItem | SandbagItem | BackpackItem | CanItem | VestItem | BandItem | PlateItem | FurnitureItem | RouteItem | PlainItem;
+export interface SandbagItem {
+  readonly kind: 'sandbag';
+  readonly grams: number;
+  readonly count: number;
+}
+export interface BackpackItem {
+  readonly kind: 'backpack';
+  readonly toGrams: number;
+}
+export interface CanItem {
+  readonly kind: 'can';
+  readonly grams: number;
+  readonly count: number;
+}
+export interface VestItem {
+  readonly kind: 'vest';
+  readonly grams: number;
+}
+export interface BandItem {
+  readonly kind: 'band';
+  readonly lowGrams: number;
+  readonly highGrams: number;
+  readonly name: string;
+}
+export interface PlateItem {
+  readonly kind: 'plate';
+  readonly grams: number;
+  readonly count: number;
+}
+export interface FurnitureItem {
+  readonly kind: 'box' | 'table' | 'chair' | 'stairs' | 'bench' | 'couch';
+  readonly heightCm: number;
+  readonly count: number;
+}
+export interface RouteItem {
+  readonly kind: 'route';
+  readonly metres: readonly number[];
+}
+export interface PlainItem {
+  readonly kind: 'bar' | 'lowBar' | 'rings' | 'dipBar' | 'rope' | 'row' | 'bike' | 'airBike' | 'wall' | 'anchor' | 'stick';
+}
+export type KitItem =
+  | DumbbellItem
+  | AdjustableItem
+  | KettlebellItem
+  | BarbellItem
+  | SandbagItem
+  | BackpackItem
+  | CanItem
+  | VestItem
+  | BandItem
+  | PlateItem
+  | FurnitureItem
+  | RouteItem
+  | PlainItem;
 
 export interface Place {
   readonly name: string;

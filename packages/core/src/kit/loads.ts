@@ -47,11 +47,11 @@ export function barLoads(barGrams: number, pairs: readonly { readonly grams: num
       }
     sides = next;
   }
-  return [...sides.entries()].map(([side, sideGrams]) => ({ totalGrams: barGrams + 2 * side, sideGrams })).sort((a, b) => a.totalGrams - b.totalGrams); // prettier-ignore
+  return [...sides.entries()].map(([side, sideGrams]) => ({ totalGrams: barGrams + 2 * side, sideGrams })).sort((a, b) => a.totalGrams - b.totalGrams);
 }
 
 function loadsOfBar(item: BarbellItem): FeasibleLoad[] {
-  const pairs = item.plates.map(({ grams, pieces }) => ({ grams, pairs: Math.floor(pieces / 2) })).filter((each) => each.pairs > 0); // prettier-ignore
+  const pairs = item.plates.map(({ grams, pieces }) => ({ grams, pairs: Math.floor(pieces / 2) })).filter((each) => each.pairs > 0);
   return barLoads(item.barGrams + item.collarGrams, pairs).map(({ totalGrams, sideGrams }) => ({
     implement: 'barbell',
     count: 1,
@@ -85,9 +85,22 @@ function loadsOfItem(item: KitItem): FeasibleLoad[] {
       return Array.from({ length: steps + 1 }, (_, step) => singleAndPair('dumbbell', item.fromGrams + step * item.stepGrams, item.count, 'dumbbell')).flat();
     }
     case 'backpack':
-      return Array.from({ length: Math.max(0, Math.floor(item.toGrams / 1000)) }, (_, index) => ({ implement: 'backpack' as const, count: 1 as const, grams: (index + 1) * 1000, text: `backpack ${index + 1} kg` }));
+      return Array.from({ length: Math.max(0, Math.floor(item.toGrams / 1000)) }, (_, index) => ({
+        implement: 'backpack' as const,
+        count: 1 as const,
+        grams: (index + 1) * 1000,
+        text: `backpack ${index + 1} kg`,
+      }));
     case 'band':
-      return [{ implement: 'band', count: 1, grams: Math.round((item.lowGrams + item.highGrams) / 2), text: `${item.name} (about ${kg(item.lowGrams)}–${kg(item.highGrams)} kg)`, approximate: true }];
+      return [
+        {
+          implement: 'band',
+          count: 1,
+          grams: Math.round((item.lowGrams + item.highGrams) / 2),
+          text: `${item.name} (about ${kg(item.lowGrams)}–${kg(item.highGrams)} kg)`,
+          approximate: true,
+        },
+      ];
     default:
       return [];
   }
@@ -102,7 +115,9 @@ function pairsAcross(items: readonly KitItem[]): FeasibleLoad[] {
       const known = pieces.get(key) ?? { implement: item.kind, grams: item.grams, count: 0, most: 0 };
       pieces.set(key, { ...known, count: known.count + item.count, most: Math.max(known.most, item.count) });
     }
-  return [...pieces.values()].filter((each) => each.count >= 2 && each.most < 2).map((each) => singleAndPair(each.implement, each.grams, 2, each.implement === 'can' ? 'water can' : each.implement)[1]!); // prettier-ignore
+  return [...pieces.values()]
+    .filter((each) => each.count >= 2 && each.most < 2)
+    .map((each) => singleAndPair(each.implement, each.grams, 2, each.implement === 'can' ? 'water can' : each.implement)[1]!);
 }
 
 const order: readonly Implement[] = ['barbell', 'dumbbell', 'kettlebell', 'sandbag', 'backpack', 'can', 'plate', 'vest', 'band', 'stick'];
@@ -121,5 +136,7 @@ export function feasibleLoads(kit: readonly KitItem[]): FeasibleLoad[] {
 
 /** Loads for a movement's rule, ascending by mass. */
 export function loadsFor(loads: readonly FeasibleLoad[], implementsAllowed: readonly Implement[], count: 1 | 2): FeasibleLoad[] {
-  return loads.filter((load) => load.count === count && implementsAllowed.includes(load.implement)).sort((a, b) => a.grams - b.grams || order.indexOf(a.implement) - order.indexOf(b.implement));
+  return loads
+    .filter((load) => load.count === count && implementsAllowed.includes(load.implement))
+    .sort((a, b) => a.grams - b.grams || order.indexOf(a.implement) - order.indexOf(b.implement));
 }

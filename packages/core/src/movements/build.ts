@@ -51,13 +51,24 @@ export const ofEngine = (engine: Engine): Limit => ({ by: 'engine', engine });
 export const ease = (reps: number): Limit => ({ by: 'ease', reps });
 
 /** Compounds the trade writes with a hyphen; all other hyphens of an id become spaces. */
-const compounds = /(?<=\b(?:push|pull|sit|chin|step|v|tuck|muscle|walk|double|single|jump|hop|step|bent|straight|bent|stiff|two|one|hand|feet|dead|hip|hands|no|rear|clean|squat|toes|chest|to|air|and|high|low|good|romanian|lunge|kneel)) (?=(?:up|under|over|arm|leg|hand|knee|release|raised|stop|tap|to|bar|shoulder)\b)/g;
+const compounds =
+  /(?<=\b(?:push|pull|sit|chin|step|v|tuck|muscle|walk|double|single|jump|hop|step|bent|straight|bent|stiff|two|one|hand|feet|dead|hip|hands|no|rear|clean|squat|toes|chest|to|air|and|high|low|good|romanian|lunge|kneel)) (?=(?:up|under|over|arm|leg|hand|knee|release|raised|stop|tap|to|bar|shoulder)\b)/g;
 const titled = (id: string): string => {
-  const words = id.replaceAll('-', ' ').replace(compounds, '-').replace(/-to (?=bar)/g, '-to-').replace(/ to-shoulder/g, ' to shoulder').replace(/-to chair/g, ' to chair').replace(/squat-to|clean-to|kneel-to/g, (match) => match.replace('-', ' '));
+  const words = id
+    .replaceAll('-', ' ')
+    .replace(compounds, '-')
+    .replace(/-to (?=bar)/g, '-to-')
+    .replace(/ to-shoulder/g, ' to shoulder')
+    .replace(/-to chair/g, ' to chair')
+    .replace(/squat-to|clean-to|kneel-to/g, (match) => match.replace('-', ' '));
   return words.charAt(0).toUpperCase() + words.slice(1);
 };
 
-const scaleTo = <K extends string>(weights: Partial<Record<K, number>>, keys: readonly K[], total: (values: number[]) => number): Partial<Record<K, number>> => {
+const scaleTo = <K extends string>(
+  weights: Partial<Record<K, number>>,
+  keys: readonly K[],
+  total: (values: number[]) => number,
+): Partial<Record<K, number>> => {
   const present = keys.filter((key) => (weights[key] ?? 0) > 0);
   const whole = total(present.map((key) => weights[key]!));
   return Object.fromEntries(present.map((key) => [key, weights[key]! / whole])) as Partial<Record<K, number>>;

@@ -10,7 +10,17 @@ import { pushes } from './catalogue/push';
 import { squats } from './catalogue/squat';
 import { trunkWork } from './catalogue/trunk';
 
-export const movements: readonly Movement[] = [...squats, ...olympicLifts, ...hinges, ...lunges, ...pushes, ...pulls, ...trunkWork, ...engines, ...preparePieces];
+export const movements: readonly Movement[] = [
+  ...squats,
+  ...olympicLifts,
+  ...hinges,
+  ...lunges,
+  ...pushes,
+  ...pulls,
+  ...trunkWork,
+  ...engines,
+  ...preparePieces,
+];
 
 const byId = new Map(movements.map((each) => [each.id, each]));
 

@@ -5,9 +5,26 @@ import type { Needs } from './needs';
 export type MovementId = string;
 
 export const patterns = [
-  'squat', 'hinge', 'lunge', 'horizontalPush', 'verticalPush', 'horizontalPull', 'verticalPull', 'trunkFlexion', 'trunkExtension',
-  'trunkRotation', 'trunkBrace', 'jump', 'rope', 'run', 'machine', 'carry', 'crawl', 'groundToOverhead', 'mobility',
-] as const; // prettier-ignore
+  'squat',
+  'hinge',
+  'lunge',
+  'horizontalPush',
+  'verticalPush',
+  'horizontalPull',
+  'verticalPull',
+  'trunkFlexion',
+  'trunkExtension',
+  'trunkRotation',
+  'trunkBrace',
+  'jump',
+  'rope',
+  'run',
+  'machine',
+  'carry',
+  'crawl',
+  'groundToOverhead',
+  'mobility',
+] as const;
 export type Pattern = (typeof patterns)[number];
 
 export const muscles = ['quads', 'posterior', 'chest', 'shoulders', 'back', 'arms', 'grip', 'trunk', 'calves'] as const;

@@ -7,14 +7,40 @@ import { movements } from './catalogue';
 import type { MovementId } from './movement';
 
 const shortForms: Readonly<Record<string, string>> = {
-  db: 'dumbbell', dbs: 'dumbbell', kb: 'kettlebell', kbs: 'kettlebell', bb: 'barbell', dumbell: 'dumbbell', oh: 'overhead', alt: 'alternating',
-  sa: 'single arm', rdl: 'romanian deadlift', dl: 'deadlift', hspu: 'handstand push up', sdhp: 'sumo deadlift high pull', ohs: 'overhead squat',
-  pushup: 'push up', pullup: 'pull up', situp: 'sit up', chinup: 'chin up', stepup: 'step up', stepups: 'step up', pc: 'power clean', fs: 'front squat', bs: 'back squat',
-  one: 'single', mu: 'muscle up', bw: 'bodyweight',
-}; // prettier-ignore
+  db: 'dumbbell',
+  dbs: 'dumbbell',
+  kb: 'kettlebell',
+  kbs: 'kettlebell',
+  bb: 'barbell',
+  dumbell: 'dumbbell',
+  oh: 'overhead',
+  alt: 'alternating',
+  sa: 'single arm',
+  du: 'double under',
+  su: 'single under',
+  ttb: 'toes to bar',
+  rdl: 'romanian deadlift',
+  dl: 'deadlift',
+  hspu: 'handstand push up',
+  sdhp: 'sumo deadlift high pull',
+  ohs: 'overhead squat',
+  pushup: 'push up',
+  pullup: 'pull up',
+  situp: 'sit up',
+  chinup: 'chin up',
+  stepup: 'step up',
+  stepups: 'step up',
+  pc: 'power clean',
+  fs: 'front squat',
+  bs: 'back squat',
+  one: 'single',
+  mu: 'muscle up',
+  bw: 'bodyweight',
+};
 const asIs = new Set(['press', 'chess', 'cross', 'bus', 'chest', 'high', 'twist', 'toes', 'knees', 'chess', 'unders']);
 
 function singular(word: string): string {
+  if (word === 'ups') return 'up';
   if (asIs.has(word) || word.length < 4 || word.endsWith('ss') || word.endsWith('us')) return word;
   if (word.endsWith('sses') || word.endsWith('ches') || word.endsWith('shes')) return word.slice(0, -2);
   if (word.endsWith('ies')) return `${word.slice(0, -3)}y`;
@@ -32,7 +58,7 @@ export function foldName(text: string): string {
     .replace(/[^a-z0-9/]+/g, ' ')
     .trim()
     .split(/\s+/)
-    .flatMap((word) => (shortForms[word] ?? word).split(' '));
+    .flatMap((word) => (shortForms[word] ?? (word.endsWith('s') ? shortForms[word.slice(0, -1)] : undefined) ?? word).split(' '));
   return words.map((word) => (word === 'unders' ? 'under' : singular(word))).join(' ');
 }
 
@@ -66,5 +92,8 @@ export function nearestMovements(text: string, most = 3): MovementId[] {
     const score = distance(folded, spelling) - 2.5 * shared;
     scored.set(id, Math.min(scored.get(id) ?? Infinity, score));
   }
-  return [...scored.entries()].sort((a, b) => a[1] - b[1]).slice(0, most).map(([id]) => id); // prettier-ignore
+  return [...scored.entries()]
+    .sort((a, b) => a[1] - b[1])
+    .slice(0, most)
+    .map(([id]) => id);
 }

@@ -3,9 +3,35 @@
  * `&` binds tighter than `|`. The atoms are the names below; an implement may ask for two with `*2`.
  */
 export const needAtoms = [
-  'barbell', 'dumbbell', 'kettlebell', 'sandbag', 'backpack', 'can', 'plate', 'stick', 'vest', 'band', 'bar', 'lowBar', 'rings', 'dipBar', 'box', 'rope',
-  'row', 'bike', 'airBike', 'route', 'wall', 'table', 'chair', 'couch', 'stairs', 'bench', 'anchor', 'object',
-] as const; // prettier-ignore
+  'barbell',
+  'dumbbell',
+  'kettlebell',
+  'sandbag',
+  'backpack',
+  'can',
+  'plate',
+  'stick',
+  'vest',
+  'band',
+  'bar',
+  'lowBar',
+  'rings',
+  'dipBar',
+  'box',
+  'rope',
+  'row',
+  'bike',
+  'airBike',
+  'route',
+  'wall',
+  'table',
+  'chair',
+  'couch',
+  'stairs',
+  'bench',
+  'anchor',
+  'object',
+] as const;
 export type NeedAtom = (typeof needAtoms)[number];
 
 export type Needs =

@@ -43,15 +43,40 @@ export function readLadder(text: string): { rungs: number[]; open: boolean } | n
 }
 
 const unitWords: Readonly<Record<string, { unit: CountUnit; factor: number }>> = {
-  m: { unit: 'm', factor: 1 }, meter: { unit: 'm', factor: 1 }, metre: { unit: 'm', factor: 1 }, meters: { unit: 'm', factor: 1 }, metres: { unit: 'm', factor: 1 },
-  km: { unit: 'm', factor: 1000 }, k: { unit: 'm', factor: 1000 }, mile: { unit: 'm', factor: 1609.344 }, miles: { unit: 'm', factor: 1609.344 },
-  ft: { unit: 'm', factor: 0.3048 }, feet: { unit: 'm', factor: 0.3048 }, foot: { unit: 'm', factor: 0.3048 }, yd: { unit: 'm', factor: 0.9144 },
-  cal: { unit: 'cal', factor: 1 }, cals: { unit: 'cal', factor: 1 }, calorie: { unit: 'cal', factor: 1 }, calories: { unit: 'cal', factor: 1 },
-  s: { unit: 's', factor: 1 }, sec: { unit: 's', factor: 1 }, secs: { unit: 's', factor: 1 }, second: { unit: 's', factor: 1 }, seconds: { unit: 's', factor: 1 }, '"': { unit: 's', factor: 1 },
-  min: { unit: 's', factor: 60 }, mins: { unit: 's', factor: 60 }, minute: { unit: 's', factor: 60 }, minutes: { unit: 's', factor: 60 }, "'": { unit: 's', factor: 60 },
-  rep: { unit: 'reps', factor: 1 }, reps: { unit: 'reps', factor: 1 },
-}; // prettier-ignore
-export const unitSource = Object.keys(unitWords).sort((a, b) => b.length - a.length).join('|'); // prettier-ignore
+  m: { unit: 'm', factor: 1 },
+  meter: { unit: 'm', factor: 1 },
+  metre: { unit: 'm', factor: 1 },
+  meters: { unit: 'm', factor: 1 },
+  metres: { unit: 'm', factor: 1 },
+  km: { unit: 'm', factor: 1000 },
+  k: { unit: 'm', factor: 1000 },
+  mile: { unit: 'm', factor: 1609.344 },
+  miles: { unit: 'm', factor: 1609.344 },
+  ft: { unit: 'm', factor: 0.3048 },
+  feet: { unit: 'm', factor: 0.3048 },
+  foot: { unit: 'm', factor: 0.3048 },
+  yd: { unit: 'm', factor: 0.9144 },
+  cal: { unit: 'cal', factor: 1 },
+  cals: { unit: 'cal', factor: 1 },
+  calorie: { unit: 'cal', factor: 1 },
+  calories: { unit: 'cal', factor: 1 },
+  s: { unit: 's', factor: 1 },
+  sec: { unit: 's', factor: 1 },
+  secs: { unit: 's', factor: 1 },
+  second: { unit: 's', factor: 1 },
+  seconds: { unit: 's', factor: 1 },
+  '"': { unit: 's', factor: 1 },
+  min: { unit: 's', factor: 60 },
+  mins: { unit: 's', factor: 60 },
+  minute: { unit: 's', factor: 60 },
+  minutes: { unit: 's', factor: 60 },
+  "'": { unit: 's', factor: 60 },
+  rep: { unit: 'reps', factor: 1 },
+  reps: { unit: 'reps', factor: 1 },
+};
+export const unitSource = Object.keys(unitWords)
+  .sort((a, b) => b.length - a.length)
+  .join('|');
 export function readUnit(word: string): { unit: CountUnit; factor: number } | null {
   return unitWords[word.toLowerCase()] ?? null;
 }
@@ -67,7 +92,9 @@ export function readLoad(text: string): ReadLoad | null {
   if (/^any(?: load| weight)?$/.test(plain)) return { kind: 'load', load: { kind: 'any' }, unitAssumed: false };
   const tempo = /^(?:tempo\s+)?(\d[\d-]*[\dx][\d-]*[\dx])$/i.exec(plain);
   if (tempo && readTempo(plain.replace(/^tempo\s+/, ''))) return { kind: 'tempo', tempo: readTempo(plain.replace(/^tempo\s+/, ''))! };
-  const match = new RegExp(`^(?:(2\\s*x|two|pair of)\\s*)?(${number})(?:\\s*/\\s*(${number}))?\\s*(kg|kgs|kilos?|lb|lbs|pounds?|#|cm|in|inch|inches|%)?(?:\\s+each)?$`).exec(plain);
+  const match = new RegExp(
+    `^(?:(2\\s*x|two|pair of)\\s*)?(${number})(?:\\s*/\\s*(${number}))?\\s*(kg|kgs|kilos?|lb|lbs|pounds?|#|cm|in|inch|inches|%)?(?:\\s+each)?$`,
+  ).exec(plain);
   if (!match) return null;
   const men = Number(match[2]);
   const women = Number(match[3] ?? match[2]);
@@ -77,7 +104,11 @@ export function readLoad(text: string): ReadLoad | null {
   if (word === '%') return { kind: 'load', load: { kind: 'share', men: men / 100, women: women / 100 }, unitAssumed: false };
   const pounds = /^(?:lb|lbs|pound|pounds|#)$/.test(word);
   const kilograms = (value: number): number => (pounds ? poundsToKilograms(value) : value);
-  return { kind: 'load', load: { kind: 'mass', men: kilograms(men), women: kilograms(women), count: match[1] ? 2 : 1, unit: pounds ? 'lb' : 'kg' }, unitAssumed: word === '' };
+  return {
+    kind: 'load',
+    load: { kind: 'mass', men: kilograms(men), women: kilograms(women), count: match[1] ? 2 : 1, unit: pounds ? 'lb' : 'kg' },
+    unitAssumed: word === '',
+  };
 }
 
 /** `31X1`, `3-1-x-1` → `31X1`: lowering, bottom, lifting, top; X is as fast as possible. */
@@ -104,7 +135,15 @@ export function readWindow(text: string, defaultUnit: Window['unit'] | null): Wi
   if (!counts || (!counts[5] && !defaultUnit)) return null;
   const word = counts[5] ?? '';
   const inMinutes = word.startsWith('min');
-  const unit: Window['unit'] = word.startsWith('round') ? 'rounds' : word.startsWith('rep') ? 'reps' : word === 'kg' ? 'kg' : inMinutes ? 'seconds' : defaultUnit!;
+  const unit: Window['unit'] = word.startsWith('round')
+    ? 'rounds'
+    : word.startsWith('rep')
+      ? 'reps'
+      : word === 'kg'
+        ? 'kg'
+        : inMinutes
+          ? 'seconds'
+          : defaultUnit!;
   const scale = inMinutes ? 60 : 1;
   const low = Number(counts[2]) * scale;
   const high = counts[3] ? Number(counts[3]) * scale : null;

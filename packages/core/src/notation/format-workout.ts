@@ -45,14 +45,23 @@ function coreOf(slot: Slot): string {
   const { before, max } = formatCount(slot.count, slot.unit);
   const movement = movementOf(slot.movement);
   const unit = max || (slot.unit === 'reps' && movement.unit === 'reps') ? '' : slot.unit;
-  return [before, unit, wordsOf(slot.movement), slot.side ?? ''].filter((word) => word !== '').join(' '); // prettier-ignore
+  return [before, unit, wordsOf(slot.movement), slot.side ?? ''].filter((word) => word !== '').join(' ');
 }
 
 function tailOf(slot: Slot, withLoad: boolean): string {
   // a note that would read as a movement of its own goes into brackets
   const bracketed = slot.note !== null && /(?:^|,)\s*\d|[|+@]/.test(slot.note);
-  const notes = [slot.perSide ? 'each side' : '', slot.tempo ? `tempo ${slot.tempo}` : '', slot.build ? 'build' : '', slot.hold === 'unbroken' ? 'unbroken' : slot.hold === 'mayBreak' ? 'may break' : '', bracketed ? '' : (slot.note ?? '')];
-  const tail = notes.filter((note) => note !== '').map((note) => `, ${note}`).join(''); // prettier-ignore
+  const notes = [
+    slot.perSide ? 'each side' : '',
+    slot.tempo ? `tempo ${slot.tempo}` : '',
+    slot.build ? 'build' : '',
+    slot.hold === 'unbroken' ? 'unbroken' : slot.hold === 'mayBreak' ? 'may break' : '',
+    bracketed ? '' : (slot.note ?? ''),
+  ];
+  const tail = notes
+    .filter((note) => note !== '')
+    .map((note) => `, ${note}`)
+    .join('');
   const load = withLoad && slot.load ? ` @ ${formatLoad(slot.load)}` : '';
   return `${bracketed ? ` (${slot.note})` : ''}${tail}${load}${slot.heightCm ? ` @ ${columns(slot.heightCm)} cm` : ''}`;
 }
@@ -71,7 +80,10 @@ function formatString(slots: readonly Slot[]): string {
   const members = slots.map((slot, index) => {
     const bare = shared ? { ...slot, load: null, hold: null } : slot;
     const core = first.bracket && bare.count.kind === 'fixed' && bare.count.men === 1 && bare.count.women === 1 ? coreOf(bare) : coreOf(bare);
-    const ends = index === slots.length - 1 && shared ? `${first.hold === 'unbroken' ? ', unbroken' : first.hold === 'mayBreak' ? ', may break' : ''}${first.load ? ` @ ${formatLoad(first.load)}` : ''}` : '';
+    const ends =
+      index === slots.length - 1 && shared
+        ? `${first.hold === 'unbroken' ? ', unbroken' : first.hold === 'mayBreak' ? ', may break' : ''}${first.load ? ` @ ${formatLoad(first.load)}` : ''}`
+        : '';
     return `${core}${tailOf(bare, true)}${first.bracket ? '' : ends}`;
   });
   if (!first.bracket) return members.join(' + ');
@@ -107,7 +119,17 @@ function formatItems(items: readonly Item[], indent: string): string[] {
   return lines;
 }
 
-const scoreText: Readonly<Record<ScoreKind, string>> = { time: 'time', rounds: 'rounds', reps: 'reps', load: 'load', distance: 'distance', calories: 'calories', eachSet: 'each set', sum: 'sum', done: 'done' };
+const scoreText: Readonly<Record<ScoreKind, string>> = {
+  time: 'time',
+  rounds: 'rounds',
+  reps: 'reps',
+  load: 'load',
+  distance: 'distance',
+  calories: 'calories',
+  eachSet: 'each set',
+  sum: 'sum',
+  done: 'done',
+};
 
 export function formatWindow(window: Window): string {
   const show = (value: number): string => (window.unit === 'seconds' ? formatClock(value) : figure(value));
@@ -140,19 +162,37 @@ function headAndBody(part: Part): string[] {
       return implicit && (sets.length > 0 || !part.scoreSaid) ? [...sets, ...lines] : [`for time${cap}`, ...sets, ...lines];
     }
     case 'every': {
-      const head = part.intervalSeconds === 60 && part.capSeconds === null ? `EMOM ${formatClock(part.count * 60)}` : `every ${formatClock(part.intervalSeconds)} x ${part.count}${part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`}`;
+      const head =
+        part.intervalSeconds === 60 && part.capSeconds === null
+          ? `EMOM ${formatClock(part.count * 60)}`
+          : `every ${formatClock(part.intervalSeconds)} x ${part.count}${part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`}`;
       return [head, ...(part.stations.length === 1 ? formatItems(part.stations[0]!, '') : stationLines(part.stations, (index) => `${index + 1}:`))];
     }
     case 'intervals': {
-      if (part.circuitRounds !== null) return [`circuit ${part.circuitRounds} rounds of ${formatClock(part.segments[0]?.workSeconds ?? 60)} stations`, ...stationLines(part.stations, (index) => `${index + 1}:`)];
+      if (part.circuitRounds !== null)
+        return [
+          `circuit ${part.circuitRounds} rounds of ${formatClock(part.segments[0]?.workSeconds ?? 60)} stations`,
+          ...stationLines(part.stations, (index) => `${index + 1}:`),
+        ];
       const first = part.segments[0]!;
       const even = part.segments.every((each) => each.workSeconds === first.workSeconds && each.restSeconds === first.restSeconds);
-      const listed = part.segments.flatMap((each, index) => [formatClock(each.workSeconds), ...(index === part.segments.length - 1 && each.restSeconds === 0 ? [] : [formatClock(each.restSeconds)])]);
-      const head = even ? `${formatClock(first.workSeconds)} on / ${formatClock(first.restSeconds)} off x ${part.segments.length}` : `${listed[0]} on / ${listed[1]} off${listed.slice(2).map((each) => ` / ${each}`).join('')}`; // prettier-ignore
+      const listed = part.segments.flatMap((each, index) => [
+        formatClock(each.workSeconds),
+        ...(index === part.segments.length - 1 && each.restSeconds === 0 ? [] : [formatClock(each.restSeconds)]),
+      ]);
+      const head = even
+        ? `${formatClock(first.workSeconds)} on / ${formatClock(first.restSeconds)} off x ${part.segments.length}`
+        : `${listed[0]} on / ${listed[1]} off${listed
+            .slice(2)
+            .map((each) => ` / ${each}`)
+            .join('')}`;
       return [head, ...(part.stations.length === 1 ? formatItems(part.stations[0]!, '') : stationLines(part.stations, (index) => `${index + 1}:`))];
     }
     case 'windows':
-      return [`every ${formatClock(part.intervalSeconds)} x ${part.count}${part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`}, rest what is left`, ...stationLines(part.windows, (index) => `window ${index + 1}:`)];
+      return [
+        `every ${formatClock(part.intervalSeconds)} x ${part.count}${part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`}, rest what is left`,
+        ...stationLines(part.windows, (index) => `window ${index + 1}:`),
+      ];
     case 'maxLoad':
       return [`max load in ${formatClock(part.seconds)}`, ...formatItems(part.items, '')];
     case 'strength': {
@@ -170,7 +210,9 @@ function headAndBody(part: Part): string[] {
 }
 
 export function formatPart(part: Part): string {
-  const vest = part.vest ? [`with vest ${columns({ men: inUnit(part.vest.men, part.vest.unit), women: inUnit(part.vest.women, part.vest.unit) })} ${part.vest.unit}`] : [];
+  const vest = part.vest
+    ? [`with vest ${columns({ men: inUnit(part.vest.men, part.vest.unit), women: inUnit(part.vest.women, part.vest.unit) })} ${part.vest.unit}`]
+    : [];
   return [
     ...(part.optional ? ['optional:'] : []),
     ...(part.name ? [`part: ${part.name}`] : []),
@@ -195,4 +237,3 @@ export function formatWorkout(workout: Workout): string {
   ];
   return `${workout.title ? `# ${workout.title}\n` : ''}${sections.join('\n\n')}\n`;
 }
-

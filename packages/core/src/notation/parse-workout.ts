@@ -63,7 +63,13 @@ class Reader {
   }
 
   slots(line: Line, text: string, bare: SlotContext['bare']): Slot[] {
-    const found = readSlots(text, { line: line.number, column: line.indent + 1 + Math.max(0, line.text.indexOf(text)), bare, nextId: this.nextId, report: this.report });
+    const found = readSlots(text, {
+      line: line.number,
+      column: line.indent + 1 + Math.max(0, line.text.indexOf(text)),
+      bare,
+      nextId: this.nextId,
+      report: this.report,
+    });
     for (const slot of found) this.lines.set(slot, line.number);
     return found;
   }
@@ -145,7 +151,19 @@ function withOwnLadders(items: Item[], disagree: (lengths: number[]) => void): I
 
 /** Takes the settings lines out of a paragraph. */
 function takeSettings(lines: readonly Line[], reader: Reader): { settings: Settings; body: Line[] } {
-  const settings: Settings = { name: null, score: null, window: null, intent: null, capSeconds: null, optional: false, noPartition: false, startsAtFinishOrCap: false, alternate: false, vest: null, notes: [] };
+  const settings: Settings = {
+    name: null,
+    score: null,
+    window: null,
+    intent: null,
+    capSeconds: null,
+    optional: false,
+    noPartition: false,
+    startsAtFinishOrCap: false,
+    alternate: false,
+    vest: null,
+    notes: [],
+  };
   const body: Line[] = [];
   for (const line of lines) {
     const labelled = /^(score|window|intent|stimulus|note|notes|cap|time cap|part)\s*:\s*(.+)$/i.exec(line.text);
@@ -155,16 +173,27 @@ function takeSettings(lines: readonly Line[], reader: Reader): { settings: Setti
     if (label === 'score') {
       const found = scoreWords.find(([pattern]) => pattern.test(value));
       if (found) settings.score = found[1];
-      else reader.report({ code: 'unreadable', span: spanOfLine(line), text: line.text, expected: 'time, rounds, reps, load, distance, calories, each set, sum or done' });
+      else
+        reader.report({
+          code: 'unreadable',
+          span: spanOfLine(line),
+          text: line.text,
+          expected: 'time, rounds, reps, load, distance, calories, each set, sum or done',
+        });
     } else if (label === 'window' && !/^\d+$/.test(value)) {
       const window = readWindow(value, null);
       if (window) settings.window = window;
       else reader.report({ code: 'unreadable', span: spanOfLine(line), text: line.text, expected: 'a window such as “8:00-11:00” or “7-10 rounds”' });
     } else if (label === 'intent' || label === 'stimulus') {
       settings.intent = settings.intent ? `${settings.intent}; ${value}` : value;
-      settings.window ??= value.split(/[,;]/).map((clause) => readWindow(clause, null)).find(Boolean) ?? null; // prettier-ignore
+      settings.window ??=
+        value
+          .split(/[,;]/)
+          .map((clause) => readWindow(clause, null))
+          .find(Boolean) ?? null;
     } else if (label === 'note' || label === 'notes') settings.notes.push(value);
-    else if (label === 'cap' || label === 'time cap' || /^(?:time )?cap \d/i.test(line.text)) settings.capSeconds = readClauses(line.text.replace(':', ' ')).capSeconds ?? readClauses(`cap ${value}`).capSeconds;
+    else if (label === 'cap' || label === 'time cap' || /^(?:time )?cap \d/i.test(line.text))
+      settings.capSeconds = readClauses(line.text.replace(':', ' ')).capSeconds ?? readClauses(`cap ${value}`).capSeconds;
     else if (label === 'part') settings.name = value;
     else if (/^optional\s*:?$/i.test(line.text)) settings.optional = true;
     else if (/^no partition(?:ing)?$/i.test(line.text)) settings.noPartition = true;
@@ -173,7 +202,11 @@ function takeSettings(lines: readonly Line[], reader: Reader): { settings: Setti
     else if (vest) {
       const columns = readColumns(vest[1] ?? '9/6')!;
       const pounds = vest[2]?.toLowerCase().startsWith('lb') ?? false;
-      settings.vest = { men: pounds ? poundsToKilograms(columns.men) : columns.men, women: pounds ? poundsToKilograms(columns.women) : columns.women, unit: pounds ? 'lb' : 'kg' };
+      settings.vest = {
+        men: pounds ? poundsToKilograms(columns.men) : columns.men,
+        women: pounds ? poundsToKilograms(columns.women) : columns.women,
+        unit: pounds ? 'lb' : 'kg',
+      };
     } else body.push(line);
   }
   return { settings, body };
@@ -182,10 +215,22 @@ function takeSettings(lines: readonly Line[], reader: Reader): { settings: Setti
 function baseOf(settings: Settings, score: ScoreKind): Omit<QualityPart, 'kind' | 'seconds' | 'items'> {
   const said = settings.score ?? score;
   const window = settings.window && said === 'sum' && settings.window.per === 'part' ? { ...settings.window, per: 'workout' as const } : settings.window;
-  return { name: settings.name, score: said, scoreSaid: settings.score !== null, window, intent: settings.intent, optional: settings.optional, noPartition: settings.noPartition, vest: settings.vest, startsAtFinishOrCap: settings.startsAtFinishOrCap, notes: settings.notes };
+  return {
+    name: settings.name,
+    score: said,
+    scoreSaid: settings.score !== null,
+    window,
+    intent: settings.intent,
+    optional: settings.optional,
+    noPartition: settings.noPartition,
+    vest: settings.vest,
+    startsAtFinishOrCap: settings.startsAtFinishOrCap,
+    notes: settings.notes,
+  };
 }
 
-const hasMax = (items: readonly Item[]): boolean => items.some((item) => (item.kind === 'slot' ? item.count.kind === 'max' : item.kind === 'block' && hasMax(item.items)));
+const hasMax = (items: readonly Item[]): boolean =>
+  items.some((item) => (item.kind === 'slot' ? item.count.kind === 'max' : item.kind === 'block' && hasMax(item.items)));
 const maxUnitScore = (items: readonly Item[]): ScoreKind => {
   const slot = items.flatMap((item) => (item.kind === 'slot' && item.count.kind === 'max' ? [item] : []))[0];
   return slot?.unit === 'm' ? 'distance' : slot?.unit === 'cal' ? 'calories' : 'reps';
@@ -202,7 +247,10 @@ function readPart(lines: readonly Line[], reader: Reader): Part | null {
   const read = readHeader(first.text);
   const strengthLine = /^(\d+)\s*x\s*(\d+(?:-\d+)?)\s+(?=[a-z])/i.exec(first.text);
   if (!read && strengthLine) {
-    const items = reader.items(body.map((line) => ({ ...line, text: line.text.replace(/^\d+\s*x\s*/i, '') })), 'missing'); // prettier-ignore
+    const items = reader.items(
+      body.map((line) => ({ ...line, text: line.text.replace(/^\d+\s*x\s*/i, '') })),
+      'missing',
+    );
     return { ...baseOf(settings, 'load'), kind: 'strength', everySeconds: null, sets: Number(strengthLine[1]), restBetween: null, items };
   }
   if (!read) return readHeaderless(body, settings, reader);
@@ -226,13 +274,30 @@ function partOf(header: Header, clauses: Clauses, first: Line, rest: readonly Li
       const items = reader.items(rest, rest.length === 1 ? 'max' : 'missing');
       needMovements([items]);
       const lone = items.length === 1 && hasMax(items);
-      return { ...baseOf(settings, lone ? maxUnitScore(items) : 'rounds'), kind: 'amrap', seconds: header.seconds ?? { low: 600, high: 600 }, sets: header.sets, restBetween: clauses.restBetween, items };
+      return {
+        ...baseOf(settings, lone ? maxUnitScore(items) : 'rounds'),
+        kind: 'amrap',
+        seconds: header.seconds ?? { low: 600, high: 600 },
+        sets: header.sets,
+        restBetween: clauses.restBetween,
+        items,
+      };
     }
     case 'forTime': {
       const { sets, items, clauses: inner } = takeSets(rest, reader, header.sets);
-      const wrapped: Item[] = header.rounds ? [{ kind: 'block', rounds: header.rounds, ladder: null, restBetween: header.sets ? null : clauses.restBetween, items }] : items;
+      const wrapped: Item[] = header.rounds
+        ? [{ kind: 'block', rounds: header.rounds, ladder: null, restBetween: header.sets ? null : clauses.restBetween, items }]
+        : items;
       needMovements([items]);
-      const part: Part = { ...baseOf(settings, sets > 1 ? 'eachSet' : 'time'), kind: 'forTime', capSeconds: settings.capSeconds, capPerSet: clauses.capPerSet, sets, restBetween: inner?.restBetween ?? (sets > 1 ? clauses.restBetween : null), items: wrapped };
+      const part: Part = {
+        ...baseOf(settings, sets > 1 ? 'eachSet' : 'time'),
+        kind: 'forTime',
+        capSeconds: settings.capSeconds,
+        capPerSet: clauses.capPerSet,
+        sets,
+        restBetween: inner?.restBetween ?? (sets > 1 ? clauses.restBetween : null),
+        items: wrapped,
+      };
       if (part.capSeconds === null && part.window === null) reader.report({ code: 'no_cap', span });
       return checkedWindow(part, span, reader);
     }
@@ -243,19 +308,36 @@ function partOf(header: Header, clauses: Clauses, first: Line, rest: readonly Li
       const total = header.totalSeconds ?? null;
       const count = header.count ?? (total !== null ? Math.floor(total / header.intervalSeconds) : stations.length > 1 ? stations.length : 10);
       if (header.count === null && total === null) reader.report({ code: 'no_duration', span, header: first.text });
-      if (settings.capSeconds !== null && settings.capSeconds > header.intervalSeconds) reader.report({ code: 'cap_over_interval', span, capSeconds: settings.capSeconds, intervalSeconds: header.intervalSeconds });
+      if (settings.capSeconds !== null && settings.capSeconds > header.intervalSeconds)
+        reader.report({ code: 'cap_over_interval', span, capSeconds: settings.capSeconds, intervalSeconds: header.intervalSeconds });
       if (byWindow) {
-        if (stations.length !== 1 && stations.length !== count) reader.report({ code: 'windows_do_not_add_up', span, intervals: count, windows: stations.length });
-        return { ...baseOf(settings, 'eachSet'), kind: 'windows', intervalSeconds: header.intervalSeconds, count, capSeconds: settings.capSeconds, windows: stations };
+        if (stations.length !== 1 && stations.length !== count)
+          reader.report({ code: 'windows_do_not_add_up', span, intervals: count, windows: stations.length });
+        return {
+          ...baseOf(settings, 'eachSet'),
+          kind: 'windows',
+          intervalSeconds: header.intervalSeconds,
+          count,
+          capSeconds: settings.capSeconds,
+          windows: stations,
+        };
       }
       const slots = stations.flatMap((items) => items.flatMap((item) => (item.kind === 'slot' ? [item] : [])));
-      if (clauses.build || slots.some((slot) => slot.tempo !== null || slot.build)) return { ...baseOf(settings, 'load'), kind: 'strength', everySeconds: header.intervalSeconds, sets: count, restBetween: null, items: stations.flat() };
+      if (clauses.build || slots.some((slot) => slot.tempo !== null || slot.build))
+        return { ...baseOf(settings, 'load'), kind: 'strength', everySeconds: header.intervalSeconds, sets: count, restBetween: null, items: stations.flat() };
       if (count % stations.length !== 0) reader.report({ code: 'minutes_do_not_add_up', span, intervals: count, stations: stations.length });
       for (const items of stations) {
         const held = items.reduce((sum, item) => sum + (item.kind === 'slot' && item.unit === 's' && item.count.kind === 'fixed' ? item.count.men : 0), 0);
         if (held > header.intervalSeconds) reader.report({ code: 'holds_over_interval', span, holdSeconds: held, intervalSeconds: header.intervalSeconds });
       }
-      return { ...baseOf(settings, stations.some(hasMax) ? maxUnitScore(stations.flat()) : 'done'), kind: 'every', intervalSeconds: header.intervalSeconds, count, capSeconds: settings.capSeconds, stations };
+      return {
+        ...baseOf(settings, stations.some(hasMax) ? maxUnitScore(stations.flat()) : 'done'),
+        kind: 'every',
+        intervalSeconds: header.intervalSeconds,
+        count,
+        capSeconds: settings.capSeconds,
+        stations,
+      };
     }
     case 'intervals': {
       if (header.count === null) reader.report({ code: 'no_rounds', span });
@@ -283,7 +365,12 @@ function partOf(header: Header, clauses: Clauses, first: Line, rest: readonly Li
     case 'quality': {
       const items = reader.items(rest, 'missing');
       needMovements([items]);
-      return { ...baseOf(settings, 'done'), kind: 'quality', seconds: header.seconds, items: header.rounds ? [{ kind: 'block', rounds: header.rounds, ladder: null, restBetween: clauses.restBetween, items }] : items };
+      return {
+        ...baseOf(settings, 'done'),
+        kind: 'quality',
+        seconds: header.seconds,
+        items: header.rounds ? [{ kind: 'block', rounds: header.rounds, ladder: null, restBetween: clauses.restBetween, items }] : items,
+      };
     }
   }
 }
@@ -300,19 +387,35 @@ function takeSets(lines: readonly Line[], reader: Reader, known: number | null):
 }
 
 /** A part without a header that has ladders, rounds or sets is for time; a lone list of movements too. */
-function readHeaderless(body: readonly Line[], settings: Settings, reader: Reader): Part {
+function readHeaderless(body: readonly Line[], settings: Settings, reader: Reader): Part | null {
   const first = body[0]!;
   const clauses = readClauses(readRepeat(first.text)?.rest ?? '');
   settings.capSeconds ??= clauses.capSeconds;
   const { sets, items, clauses: inner } = takeSets(body, reader, null);
+  if (items.length === 0) return null;
   if (clauses.forQuality) return { ...baseOf(settings, 'done'), kind: 'quality', seconds: null, items };
-  const part: Part = { ...baseOf(settings, sets > 1 ? 'eachSet' : 'time'), kind: 'forTime', capSeconds: settings.capSeconds, capPerSet: clauses.capPerSet, sets, restBetween: inner?.restBetween ?? null, items };
-  if (part.capSeconds === null && part.window === null) reader.report({ code: settings.score === 'time' || clauses.forTime ? 'no_cap' : 'cap_assumed_open', span: spanOfLine(first) });
+  const part: Part = {
+    ...baseOf(settings, sets > 1 ? 'eachSet' : 'time'),
+    kind: 'forTime',
+    capSeconds: settings.capSeconds,
+    capPerSet: clauses.capPerSet,
+    sets,
+    restBetween: inner?.restBetween ?? null,
+    items,
+  };
+  if (part.capSeconds === null && part.window === null)
+    reader.report({ code: settings.score === 'time' || clauses.forTime ? 'no_cap' : 'cap_assumed_open', span: spanOfLine(first) });
   return checkedWindow(part, spanOfLine(first), reader);
 }
 
 function checkedWindow(part: Part, span: Span, reader: Reader): Part {
-  if (part.kind === 'forTime' && part.capSeconds !== null && part.window?.unit === 'seconds' && part.window.per === 'part' && (part.window.low ?? 0) >= part.capSeconds)
+  if (
+    part.kind === 'forTime' &&
+    part.capSeconds !== null &&
+    part.window?.unit === 'seconds' &&
+    part.window.per === 'part' &&
+    (part.window.low ?? 0) >= part.capSeconds
+  )
     reader.report({ code: 'cap_before_window', span, capSeconds: part.capSeconds, windowSeconds: part.window.low! });
   return part;
 }
@@ -341,7 +444,16 @@ function readSection(lines: readonly Line[], reader: Reader): Section {
     if (!previous) {
       intent = settings.intent ?? intent;
       notes.push(...settings.notes);
-    } else parts[parts.length - 1] = { ...previous, score: settings.score ?? previous.score, scoreSaid: previous.scoreSaid || settings.score !== null, window: settings.window ?? previous.window, intent: settings.intent ?? previous.intent, notes: [...previous.notes, ...settings.notes], ...(previous.kind === 'forTime' ? { capSeconds: settings.capSeconds ?? previous.capSeconds } : {}) };
+    } else
+      parts[parts.length - 1] = {
+        ...previous,
+        score: settings.score ?? previous.score,
+        scoreSaid: previous.scoreSaid || settings.score !== null,
+        window: settings.window ?? previous.window,
+        intent: settings.intent ?? previous.intent,
+        notes: [...previous.notes, ...settings.notes],
+        ...(previous.kind === 'forTime' ? { capSeconds: settings.capSeconds ?? previous.capSeconds } : {}),
+      };
   }
   return { parts, intent, notes, starts };
 }
@@ -371,7 +483,9 @@ export function parseWorkout(source: string): ParsedWorkout {
   if (section.parts.length === 0 && reader.problems.length === 0) reader.report({ code: 'empty', span: { line: 1, column: 1, length: 1 } });
   const workout: Workout = { title, intent: section.intent, notes: section.notes, parts: section.parts, tiers };
   const diagnostics = reader.problems.map(diagnose).sort((a, b) => a.line - b.line || a.column - b.column);
-  const places = section.parts.map((part, index) => ({ line: section.starts[index]!, slotLines: slotsOfPart(part).map((slot) => reader.lines.get(slot) ?? section.starts[index]!) }));
+  const places = section.parts.map((part, index) => ({
+    line: section.starts[index]!,
+    slotLines: slotsOfPart(part).map((slot) => reader.lines.get(slot) ?? section.starts[index]!),
+  }));
   return { workout, summary: summarize(workout), diagnostics, places };
 }
-

@@ -40,7 +40,11 @@ const minutes = (seconds: number): string => `${Math.floor(seconds / 60)}:${Stri
 function say(problem: ReadProblem): { level: Level; message: string; suggestion?: string } {
   switch (problem.code) {
     case 'unknown_movement':
-      return { level: 'error', message: `“${problem.text}” is not a movement Gambito knows.${problem.nearest.length ? ` Nearest: ${problem.nearest.map((id) => id.replaceAll('-', ' ')).join(', ')}.` : ''}`, ...(problem.nearest[0] ? { suggestion: problem.nearest[0].replaceAll('-', ' ') } : {}) };
+      return {
+        level: 'error',
+        message: `“${problem.text}” is not a movement Gambito knows.${problem.nearest.length ? ` Nearest: ${problem.nearest.map((id) => id.replaceAll('-', ' ')).join(', ')}.` : ''}`,
+        ...(problem.nearest[0] ? { suggestion: problem.nearest[0].replaceAll('-', ' ') } : {}),
+      };
     case 'unreadable':
       return { level: 'error', message: `“${problem.text}” cannot be read here; expected ${problem.expected}.` };
     case 'empty':
@@ -58,19 +62,34 @@ function say(problem: ReadProblem): { level: Level; message: string; suggestion?
     case 'no_duration':
       return { level: 'warning', message: `“${problem.header}” has no duration; read as 10:00.`, suggestion: '10:00' };
     case 'minutes_do_not_add_up':
-      return { level: 'warning', message: `${problem.intervals} intervals do not divide by ${problem.stations} stations: the last round is cut off.`, suggestion: `${Math.max(1, Math.round(problem.intervals / problem.stations)) * problem.stations} intervals` };
+      return {
+        level: 'warning',
+        message: `${problem.intervals} intervals do not divide by ${problem.stations} stations: the last round is cut off.`,
+        suggestion: `${Math.max(1, Math.round(problem.intervals / problem.stations)) * problem.stations} intervals`,
+      };
     case 'ladders_disagree':
       return { level: 'warning', message: `The ladders have ${problem.lengths.join(' and ')} rungs; which one is meant?` };
     case 'cap_before_window':
-      return { level: 'warning', message: `The cap ${minutes(problem.capSeconds)} comes before the window begins at ${minutes(problem.windowSeconds)}: it cannot be met.`, suggestion: `cap ${minutes(Math.ceil((problem.windowSeconds * 1.25) / 60) * 60)}` };
+      return {
+        level: 'warning',
+        message: `The cap ${minutes(problem.capSeconds)} comes before the window begins at ${minutes(problem.windowSeconds)}: it cannot be met.`,
+        suggestion: `cap ${minutes(Math.ceil((problem.windowSeconds * 1.25) / 60) * 60)}`,
+      };
     case 'cap_over_interval':
       return { level: 'warning', message: `The cap ${minutes(problem.capSeconds)} is longer than the interval ${minutes(problem.intervalSeconds)}.` };
     case 'windows_do_not_add_up':
       return { level: 'warning', message: `${problem.intervals} windows are announced and ${problem.windows} written.` };
     case 'holds_over_interval':
-      return { level: 'warning', message: `The seconds written add up to ${minutes(problem.holdSeconds)}, more than the interval of ${minutes(problem.intervalSeconds)}.` };
+      return {
+        level: 'warning',
+        message: `The seconds written add up to ${minutes(problem.holdSeconds)}, more than the interval of ${minutes(problem.intervalSeconds)}.`,
+      };
     case 'long_rest':
-      return { level: 'warning', message: `A rest of ${minutes(problem.seconds)}: are seconds meant?`, suggestion: `rest ${minutes(Math.round(problem.seconds / 60))}` };
+      return {
+        level: 'warning',
+        message: `A rest of ${minutes(problem.seconds)}: are seconds meant?`,
+        suggestion: `rest ${minutes(Math.round(problem.seconds / 60))}`,
+      };
     case 'unit_assumed':
       return { level: 'info', message: `“${problem.text}” has no unit; read as kilograms.` };
     default:

@@ -40,7 +40,10 @@ function spanOf(context: SlotContext, whole: string, part: string): Span {
 
 /** The note that stands after a comma, or a word at the end. @returns false when it says nothing we know */
 function takeNote(draft: Draft, text: string): boolean {
-  const note = text.trim().replace(/^\(|\)$/g, '').trim(); // prettier-ignore
+  const note = text
+    .trim()
+    .replace(/^\(|\)$/g, '')
+    .trim();
   const tempo = /^(?:@?\s*tempo\s+)([\dxX-]+)$/.exec(note);
   if (note === '') return true;
   if (/^(?:each|per|a) (?:side|arm|leg)$/i.test(note)) draft.perSide = true;
@@ -65,12 +68,23 @@ function takeLoad(draft: Draft, text: string, context: SlotContext, whole: strin
   return true;
 }
 
+/** A note without the signs that would make it read as something else when it is written out again. */
+const plainNote = (text: string): string =>
+  text
+    .replace(/[()@|+#]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+function addNote(draft: Draft, text: string): void {
+  if (!takeNote(draft, text) && plainNote(text) !== '') draft.notes.push(plainNote(text));
+}
+
 /** Everything after the first comma or `@` of one movement. */
 function takeTail(draft: Draft, tail: string, context: SlotContext, whole: string): void {
   for (const clause of splitOutside(tail, ',')) {
     const [before = '', ...loads] = clause.split('@');
-    if (before.trim() !== '' && !takeNote(draft, before)) draft.notes.push(before.trim());
-    for (const load of loads) if (!takeLoad(draft, load, context, whole)) draft.notes.push(`@ ${load.trim()}`);
+    addNote(draft, before);
+    for (const load of loads) if (!takeLoad(draft, load, context, whole) && plainNote(load) !== '') addNote(draft, `at ${plainNote(load)}`);
   }
 }
 
@@ -122,7 +136,13 @@ function takeCount(draft: Draft, text: string): string {
   if (unit && rest.slice(unit[0].length).trim() !== '') {
     const { unit: name, factor } = readUnit(unit[1]!)!;
     draft.unit = name;
-    if (draft.count?.kind === 'fixed') draft.count = { ...draft.count, men: draft.count.men * factor, women: draft.count.women * factor, low: draft.count.low === null ? null : draft.count.low * factor };
+    if (draft.count?.kind === 'fixed')
+      draft.count = {
+        ...draft.count,
+        men: draft.count.men * factor,
+        women: draft.count.women * factor,
+        low: draft.count.low === null ? null : draft.count.low * factor,
+      };
     rest = rest.slice(unit[0].length);
   }
   return rest.replace(remainder, '');
@@ -153,7 +173,19 @@ function takeTrailing(draft: Draft, text: string, context: SlotContext, whole: s
 }
 
 function readDraft(text: string, context: SlotContext, whole: string): Draft {
-  const draft: Draft = { movementText: '', count: null, unit: null, perSide: false, load: null, heightCm: null, hold: null, tempo: null, build: false, side: null, notes: [] };
+  const draft: Draft = {
+    movementText: '',
+    count: null,
+    unit: null,
+    perSide: false,
+    load: null,
+    heightCm: null,
+    hold: null,
+    tempo: null,
+    build: false,
+    side: null,
+    notes: [],
+  };
   let body = text.trim();
   const growing = /^\d+\s*,\s*\+/.test(body);
   const from = growing ? body.indexOf(':') + 1 || body.indexOf('+') + 2 : 0;
@@ -162,12 +194,15 @@ function readDraft(text: string, context: SlotContext, whole: string): Draft {
   if (cut >= 0) body = body.slice(0, cut);
   for (const bracket of body.match(/\([^)]*\)/g) ?? []) {
     const inside = bracket.slice(1, -1);
-    if (!takeNote(draft, inside) && !takeLoad(draft, inside, context, whole)) draft.notes.push(inside.trim());
+    if (!takeLoad(draft, inside, context, whole)) addNote(draft, inside);
   }
-  body = body.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim(); // prettier-ignore
+  body = body
+    .replace(/\([^)]*\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   body = takeCount(draft, body);
   body = takeTrailing(draft, body, context, whole);
-  for (let more = true; more; ) {
+  for (let more = true; more;) {
     more = false;
     const last = /\s+(unbroken|ub|left|right|may break|building|build|(?:each|per|a) (?:side|arm|leg))$/i.exec(body);
     if (last && takeNote(draft, last[1]!)) {
@@ -184,14 +219,31 @@ function readDraft(text: string, context: SlotContext, whole: string): Draft {
   return draft;
 }
 
-function toSlot(draft: Draft, context: SlotContext, whole: string, link: number | null, bracket: Slot['bracket'], inherited: Pick<Slot, 'count' | 'unit'> | null): Slot | null {
+function toSlot(
+  draft: Draft,
+  context: SlotContext,
+  whole: string,
+  link: number | null,
+  bracket: Slot['bracket'],
+  inherited: Pick<Slot, 'count' | 'unit'> | null,
+): Slot | null {
   if (draft.movementText === '') {
-    context.report({ code: 'unreadable', span: spanOf(context, whole, whole.trim()), text: whole.trim(), expected: 'a count and a movement, such as “10 push-ups”' });
+    context.report({
+      code: 'unreadable',
+      span: spanOf(context, whole, whole.trim()),
+      text: whole.trim(),
+      expected: 'a count and a movement, such as “10 push-ups”',
+    });
     return null;
   }
   const movement = findMovement(draft.movementText);
   if (!movement) {
-    context.report({ code: 'unknown_movement', span: spanOf(context, whole, draft.movementText), text: draft.movementText, nearest: nearestMovements(draft.movementText) });
+    context.report({
+      code: 'unknown_movement',
+      span: spanOf(context, whole, draft.movementText),
+      text: draft.movementText,
+      nearest: nearestMovements(draft.movementText),
+    });
     return null;
   }
   const own = movementOf(movement);
@@ -202,7 +254,8 @@ function toSlot(draft: Draft, context: SlotContext, whole: string, link: number 
     unit ??= own.unit === 'm' || inherited.unit === own.unit ? inherited.unit : null;
   }
   if (!count) {
-    if (context.bare === 'missing' && bracket === null) context.report({ code: 'no_count', span: spanOf(context, whole, draft.movementText), text: draft.movementText });
+    if (context.bare === 'missing' && bracket === null)
+      context.report({ code: 'no_count', span: spanOf(context, whole, draft.movementText), text: draft.movementText });
     count = bracket ? fixed({ men: 1, women: 1 }) : context.bare === 'rung' ? { kind: 'rung' } : { kind: 'max' };
   }
   return {
@@ -260,7 +313,10 @@ export function readSlots(text: string, context: SlotContext): Slot[] {
     const main = readOption(options[0]!, context, piece, null);
     const first = main[0];
     if (!first || options.length === 1) return main;
-    const alternatives = options.slice(1).map((option) => readOption(option, context, piece, { count: first.count, unit: first.unit })).filter((option) => option.length > 0); // prettier-ignore
+    const alternatives = options
+      .slice(1)
+      .map((option) => readOption(option, context, piece, { count: first.count, unit: first.unit }))
+      .filter((option) => option.length > 0);
     return [{ ...first, alternatives }, ...main.slice(1)];
   });
 }

@@ -47,12 +47,26 @@ export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity):
       const middle = blocks[Math.floor(blocks.length / 2)]!;
       const seconds = blocks.reduce((sum, block) => sum + block.end - block.start, 0);
       const counted = slot.unit === 'reps' && slot.count.kind !== 'max';
-      const split = (sets: readonly number[]): number[] => (counted ? splitOf(Math.round(sets.reduce((sum, each) => sum + each, 0)), Math.max(1, Math.round(Math.max(...sets)))) : [Math.round(sets.reduce((sum, each) => sum + each, 0))]);
+      const split = (sets: readonly number[]): number[] =>
+        counted
+          ? splitOf(Math.round(sets.reduce((sum, each) => sum + each, 0)), Math.max(1, Math.round(Math.max(...sets))))
+          : [Math.round(sets.reduce((sum, each) => sum + each, 0))];
       const sets = split(first.sets);
       const later = split(middle.sets);
       const largest = Math.max(...later);
       const planB = counted && largest > 2 ? `if sets of ${largest} fail: sets of ${Math.max(1, Math.ceil(largest / 2))} with 5 s between` : null;
-      return [{ part: partIndex, slot: slotIndex, movement: slot.movement, sets, later, breakSeconds: later.length > 1 ? Math.min(20, Math.max(5, Math.round(5 + 3 * later.length))) : 0, planB, seconds }];
+      return [
+        {
+          part: partIndex,
+          slot: slotIndex,
+          movement: slot.movement,
+          sets,
+          later,
+          breakSeconds: later.length > 1 ? Math.min(20, Math.max(5, Math.round(5 + 3 * later.length))) : 0,
+          planB,
+          seconds,
+        },
+      ];
     }),
   );
   const limiting = slots.length === 0 ? null : slots.reduce((best, each, index) => (each.seconds > slots[best]!.seconds ? index : best), 0);

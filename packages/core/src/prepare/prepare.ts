@@ -8,7 +8,7 @@ import { movementOf, movements } from '../movements/catalogue';
 import { muscles, type Muscle } from '../movements/movement';
 import { wordsOf } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
-import { trimNumber } from '../units/mass';
+import { formatMass } from '../units/mass';
 import { slotsOfWorkout } from '../workout/walk';
 import type { Workout } from '../workout/workout';
 
@@ -26,7 +26,8 @@ export const usualCautions: readonly string[] = [
 ];
 const improvised = 'Improvised kit: test table, chair, door bar and bag with a light pull before you trust them.';
 
-const easyOf = (id: string, athlete: Athlete): string => movementOf(id).easier.find((each) => athlete.avoid.every((tag) => !violates(movementOf(each), tag, null)) && movementOf(each).needs.kind === 'none') ?? id;
+const easyOf = (id: string, athlete: Athlete): string =>
+  movementOf(id).easier.find((each) => athlete.avoid.every((tag) => !violates(movementOf(each), tag, null)) && movementOf(each).needs.kind === 'none') ?? id;
 
 /** @param workout a version: its slots carry the loads the ramp leads to */
 export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules: HouseRules): Preparation {
@@ -42,9 +43,17 @@ export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules
     .slice(0, 2)
     .map((slot) => {
       const kg = slot.load?.kind === 'mass' ? slot.load[athlete.category] : 0;
-      return `${wordsOf(slot.movement)}: 5 unloaded or light, 5 at about ${trimNumber(kg * 0.6, 0)} kg, 3 at ${trimNumber(kg, 1)} kg`;
+      const full = `3 at ${slot.load?.kind === 'mass' && slot.load.count === 2 ? '2 × ' : ''}${formatMass(kg, athlete.units)}`;
+      // fixed implements have no half load; a bar has
+      return movementOf(slot.movement).load?.implements[0] === 'barbell' && kg > 25
+        ? `${wordsOf(slot.movement)}: 5 with the empty bar, 5 at about ${formatMass(Math.round((kg * 0.6) / 2.5) * 2.5, athlete.units)}, ${full}`
+        : `${wordsOf(slot.movement)}: 5 without load or with something lighter, then ${full}`;
     });
-  const rehearse = ids.slice(0, 3).map((id) => `5 ${wordsOf(easyOf(id, athlete))}`);
+  const easyBout = (id: string): string => {
+    const easy = movementOf(easyOf(id, athlete));
+    return easy.unit === 'reps' && easy.limit.by !== 'ease' ? `5 ${wordsOf(easy.id)}` : `20 s easy ${wordsOf(easy.id)}`;
+  };
+  const rehearse = ids.slice(0, 3).map(easyBout);
   const warmUp =
     rules.warmUp === 'miniature'
       ? [`One round at half the reps: ${ids.map(wordsOf).join(', ')}`, ...ramp, 'Then 5:00 off']
@@ -52,15 +61,33 @@ export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules
         ? [`2:00 ${pulse}`, ...rehearse.map((line) => `2 easy sets of ${line}`), ...ramp, 'Then 8–10 min off']
         : rules.warmUp === 'own'
           ? ['Own ritual', ...rehearse.map((line) => `${line} for the movements of this version`), ...ramp]
-          : [`3 rounds: 30 s ${pulse}, 3 ${reach}, ${main ? `5 ${wordsOf(easyOf(main, athlete))}` : '5 air squats'}`, ...rehearse.slice(1), ...ramp];
+          : [`3 rounds: 30 s ${pulse}, 3 ${reach}, ${main ? easyBout(main) : '5 air squats'}`, ...rehearse.slice(1), ...ramp];
   const worked = new Map<Muscle, number>();
   for (const id of ids) for (const muscle of muscles) worked.set(muscle, Math.max(worked.get(muscle) ?? 0, movementOf(id).muscles[muscle] ?? 0));
-  const used = [...worked.entries()].filter(([, weight]) => weight > 0.5).sort((a, b) => b[1] - a[1]).map(([muscle]) => muscle); // prettier-ignore
-  const stretches = movements.filter((each) => each.prepareOnly && each.id.includes('stretch') && used.some((muscle) => (each.muscles[muscle] ?? 0) >= 0.5) && athlete.avoid.every((tag) => !violates(each, tag, null)));
-  const cautions = [...new Set([...ids.flatMap((id) => movementOf(id).cautions), ...(ids.some((id) => /table|chair|door|couch|box|bag|pack/.test(movementOf(id).needsText)) ? [improvised] : []), ...usualCautions])];
+  const used = [...worked.entries()]
+    .filter(([, weight]) => weight > 0.5)
+    .sort((a, b) => b[1] - a[1])
+    .map(([muscle]) => muscle);
+  const stretches = movements.filter(
+    (each) =>
+      each.prepareOnly &&
+      each.id.includes('stretch') &&
+      used.some((muscle) => (each.muscles[muscle] ?? 0) >= 0.5) &&
+      athlete.avoid.every((tag) => !violates(each, tag, null)),
+  );
+  const cautions = [
+    ...new Set([
+      ...ids.flatMap((id) => movementOf(id).cautions),
+      ...(ids.some((id) => /table|chair|door|couch|box|bag|pack/.test(movementOf(id).needsText)) ? [improvised] : []),
+      ...usualCautions,
+    ]),
+  ];
   return {
     warmUp,
-    coolDown: ['5:00 easy walk or easy cycling', ...stretches.slice(0, 3).map((each) => `1:00 ${each.side === 'perSide' ? 'each side ' : ''}${each.name.toLowerCase()}`)],
+    coolDown: [
+      '5:00 easy walk or easy cycling',
+      ...stretches.slice(0, 3).map((each) => `1:00 ${each.side === 'perSide' ? 'each side ' : ''}${each.name.toLowerCase()}`),
+    ],
     standards: ids.map((id) => ({ movement: id, points: movementOf(id).standards, noReps: movementOf(id).noReps })),
     cautions,
   };

@@ -60,7 +60,9 @@ export function scoreValue(score: Score, workout: Workout, program: Program): { 
   if (!own) return null;
   switch (score.kind) {
     case 'time':
-      return own.kind === 'forTime' && own.score === 'eachSet' && own.sets > 1 ? { value: meanSetFromClock(score.seconds, own.sets, own.restBetween?.high ?? 0), unit: 'seconds', part } : { value: score.seconds, unit: 'seconds', part };
+      return own.kind === 'forTime' && own.score === 'eachSet' && own.sets > 1
+        ? { value: meanSetFromClock(score.seconds, own.sets, own.restBetween?.high ?? 0), unit: 'seconds', part }
+        : { value: score.seconds, unit: 'seconds', part };
     case 'sets':
       return { value: score.seconds.reduce((sum, each) => sum + each, 0) / score.seconds.length, unit: 'seconds', part };
     case 'capped': {
@@ -203,16 +205,33 @@ export function compareScores(original: Workout, results: readonly Result[]): Bo
   const rows = results.map((result): BoardRow => {
     const equivalent = equivalentOf(original, result);
     const base = { athlete: result.athlete.name, version: result.versionName, score: result.scoreText };
-    if (!equivalent) return { ...base, equivalent: null, index: null, rank: 0, inWindow: null, verdict: result.score.kind === 'done' ? (result.score.done ? 'done' : 'not done') : 'this kind of score does not fit the version', elasticity: null };
+    if (!equivalent)
+      return {
+        ...base,
+        equivalent: null,
+        index: null,
+        rank: 0,
+        inWindow: null,
+        verdict: result.score.kind === 'done' ? (result.score.done ? 'done' : 'not done') : 'this kind of score does not fit the version',
+        elasticity: null,
+      };
     const { low, median, high, unit, value, elasticity } = equivalent;
-    const versionUnit: ScoreUnit = result.score.kind === 'rounds' ? 'rounds' : result.score.kind === 'load' ? 'kg' : result.score.kind === 'reps' ? 'reps' : 'seconds';
-    return { ...base, equivalent: { low, median, high, unit }, index: Math.round(indexOf(original, result.athlete.category, median, unit) * 10) / 10, rank: 0, inWindow: inside(windowOf(result.version), value, versionUnit), verdict: verdictOf(result, value, versionUnit), elasticity };
+    const versionUnit: ScoreUnit =
+      result.score.kind === 'rounds' ? 'rounds' : result.score.kind === 'load' ? 'kg' : result.score.kind === 'reps' ? 'reps' : 'seconds';
+    return {
+      ...base,
+      equivalent: { low, median, high, unit },
+      index: Math.round(indexOf(original, result.athlete.category, median, unit) * 10) / 10,
+      rank: 0,
+      inWindow: inside(windowOf(result.version), value, versionUnit),
+      verdict: verdictOf(result, value, versionUnit),
+      elasticity,
+    };
   });
-  const ordered = rows.map((row, at) => ({ row, at })).sort((a, b) => (b.row.index ?? -1) - (a.row.index ?? -1) || a.at - b.at); // prettier-ignore
+  const ordered = rows.map((row, at) => ({ row, at })).sort((a, b) => (b.row.index ?? -1) - (a.row.index ?? -1) || a.at - b.at);
   let rank = 0;
   return ordered.map(({ row }, at) => {
     if (at === 0 || row.index !== ordered[at - 1]!.row.index) rank = at + 1;
     return { ...row, rank };
   });
 }
-

@@ -197,7 +197,10 @@ export class Body {
     const fatigue = this.fatigue(demand);
     const heavy = Math.max(0, 3 - this.available(demand, ahead)) * 6;
     const breathless = 1 - this.breath();
-    return (demand.resetSeconds * 0.7 + this.set.breakLocal * fatigue * Math.sqrt(fatigue) + this.set.breakBreath * breathless * breathless + heavy) * this.form.breaks;
+    return (
+      (demand.resetSeconds * 0.7 + this.set.breakLocal * fatigue * Math.sqrt(fatigue) + this.set.breakBreath * breathless * breathless + heavy) *
+      this.form.breaks
+    );
   }
 
   transitionSeconds(demand: Demand): number {

@@ -44,12 +44,17 @@ const alternatingRest = 1.4;
 function bodyMassFactor(share: number, best: number): number {
   // reps at one share of body mass, carried to another through the load–reps curve (Ebben et al. shares)
   const own = shareAtReps(Math.max(0.3, best));
-  return repsAtShare((own * share) / pushUpShares.floor) / Math.max(0.05, repsAtShare(own)); // prettier-ignore
+  return repsAtShare((own * share) / pushUpShares.floor) / Math.max(0.05, repsAtShare(own));
 }
 
 /** The share of body mass a raised push-up carries by the height of the hands: Ebben's floor, 30 and 60 cm, linear between and on to a wall. */
 export function handsRaisedShare(heightCm: number): number {
-  const points: readonly (readonly [number, number])[] = [[0, pushUpShares.floor], [30, pushUpShares.hands30], [60, pushUpShares.hands60], [130, 0.12]]; // prettier-ignore
+  const points: readonly (readonly [number, number])[] = [
+    [0, pushUpShares.floor],
+    [30, pushUpShares.hands30],
+    [60, pushUpShares.hands60],
+    [130, 0.12],
+  ];
   for (let at = 1; at < points.length; at++) {
     const [low, from] = points[at - 1]!;
     const [high, to] = points[at]!;
@@ -65,7 +70,13 @@ export function maxOf(movement: Movement, capacity: Capacity): number | null {
   return movement.limit.by === 'lift' && movement.load ? capacity.lifts[movement.limit.lift].value * movement.limit.ratio : null;
 }
 
-function repsToFailure(movement: Movement, capacity: Capacity, loadKg: number, heightCm: number | null, vestKg: number): { reps: number; share: number | null; maxKg: number | null; guessed: string | null } {
+function repsToFailure(
+  movement: Movement,
+  capacity: Capacity,
+  loadKg: number,
+  heightCm: number | null,
+  vestKg: number,
+): { reps: number; share: number | null; maxKg: number | null; guessed: string | null } {
   const mass = capacity.athlete.bodyMassKg;
   const { limit } = movement;
   const heavier = (mass + vestKg) / mass;
@@ -80,11 +91,26 @@ function repsToFailure(movement: Movement, capacity: Capacity, loadKg: number, h
     case 'lift': {
       const max = movement.load ? (maxOf(movement, capacity) ?? 0) : capacity.lifts[limit.lift].value * limit.ratio;
       const body = limit.bodyShare * mass;
-      const height = heightCm !== null && movement.family === 'step' ? 0.55 + 0.45 * (heightCm / 50) : heightCm !== null && movement.family === 'box' ? 0.5 + 0.5 * (heightCm / 60) : 1;
+      const height =
+        heightCm !== null && movement.family === 'step'
+          ? 0.55 + 0.45 * (heightCm / 50)
+          : heightCm !== null && movement.family === 'box'
+            ? 0.5 + 0.5 * (heightCm / 60)
+            : 1;
       const share = ((loadKg + body + vestKg * limit.bodyShare) / (max + body)) * height;
-      const alternating = movement.side === 'alternating' && movement.load && !movement.load.optional ? alternatingRest : movement.side === 'perSide' ? alternatingRest : 1;
-      const reps = own !== undefined && loadKg === 0 && vestKg === 0 ? Math.max(0.3, own) : repsAtShare(Math.max(0.02, share)) * (share < 0.8 ? alternating : 1);
-      return { reps, share, maxKg: movement.load ? max : null, guessed: share > 1 ? `${movement.name.toLowerCase()}: ${loadKg.toFixed(1)} kg is above the estimated max of ${max.toFixed(1)} kg; simulated as slow singles` : null };
+      const alternating =
+        movement.side === 'alternating' && movement.load && !movement.load.optional ? alternatingRest : movement.side === 'perSide' ? alternatingRest : 1;
+      const reps =
+        own !== undefined && loadKg === 0 && vestKg === 0 ? Math.max(0.3, own) : repsAtShare(Math.max(0.02, share)) * (share < 0.8 ? alternating : 1);
+      return {
+        reps,
+        share,
+        maxKg: movement.load ? max : null,
+        guessed:
+          share > 1
+            ? `${movement.name.toLowerCase()}: ${loadKg.toFixed(1)} kg is above the estimated max of ${max.toFixed(1)} kg; simulated as slow singles`
+            : null,
+      };
     }
     case 'set': {
       const base = capacity.sets[limit.set].value;
@@ -95,7 +121,12 @@ function repsToFailure(movement: Movement, capacity: Capacity, loadKg: number, h
       const implied = shareAtReps(Math.max(0.3, base * limit.ratio * shareFactor));
       const loaded = extra > 0 && !movement.load?.optional ? repsAtShare(implied * (1 + extra / mass)) : base * limit.ratio * shareFactor;
       const reps = own !== undefined && extra === 0 ? Math.max(0.3, own) : loaded;
-      return { reps, share: null, maxKg: null, guessed: reps < 1 ? `${movement.name.toLowerCase()}: below the first repetition; simulated as slow singles with rests` : null };
+      return {
+        reps,
+        share: null,
+        maxKg: null,
+        guessed: reps < 1 ? `${movement.name.toLowerCase()}: below the first repetition; simulated as slow singles with rests` : null,
+      };
     }
   }
 }
@@ -120,7 +151,13 @@ export function demandOf(movementId: string, unit: CountUnit, capacity: Capacity
   const rope = movement.limit.by === 'set' && movement.limit.set === 'doubleUnder' ? 1 + 0.35 * Math.exp(-reps / 25) : 1;
   const cycle = movement.cycleSeconds * capacity.cycleShare * (0.96 + 0.25 * (share ?? 0.3) ** 2) * rope * (height > 1 ? 1 + 0.25 * (height - 1) : 1);
   const plain = { movement, unit, repsToFailure: reps, share, resetSeconds: movement.resetSeconds, tires, groups, isHold, maxKg, loadKg, guessed };
-  if (movement.limit.by === 'engine') return { ...plain, joulesPerKg: movement.joulesPerKg * heavier, cycleSeconds: movement.cycleSeconds, secondsPerUnit: engineTime(movement, unit, capacity, heavier) };
+  if (movement.limit.by === 'engine')
+    return {
+      ...plain,
+      joulesPerKg: movement.joulesPerKg * heavier,
+      cycleSeconds: movement.cycleSeconds,
+      secondsPerUnit: engineTime(movement, unit, capacity, heavier),
+    };
   if (isHold) return { ...plain, joulesPerKg: joules, cycleSeconds: 1, secondsPerUnit: null };
   // so many seconds of a movement that is counted in reps: a second costs what its share of a rep costs
   if (timed) return { ...plain, repsToFailure: reps * cycle, joulesPerKg: joules / cycle, cycleSeconds: 1, isHold: true, secondsPerUnit: null };
@@ -138,10 +175,16 @@ function engineTime(movement: Movement, unit: CountUnit, capacity: Capacity, hea
       return (watts) => perMetre / Math.max(2, watts);
     }
     case 'row':
-      return unit === 'cal' ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.rowFactor)) : (watts) => rowPace(mechanical(watts, capacity.rowFactor));
+      return unit === 'cal'
+        ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.rowFactor))
+        : (watts) => rowPace(mechanical(watts, capacity.rowFactor));
     case 'bike':
-      return unit === 'cal' ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.bikeFactor)) : (watts) => 1 / Math.cbrt(mechanical(watts, capacity.bikeFactor) / bikeDrag);
+      return unit === 'cal'
+        ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.bikeFactor))
+        : (watts) => 1 / Math.cbrt(mechanical(watts, capacity.bikeFactor) / bikeDrag);
     case 'airBike':
-      return unit === 'm' ? (watts) => 1 / Math.cbrt(mechanical(watts, capacity.bikeFactor) / bikeDrag) : (watts) => airBikeJoulesPerCalorie / mechanical(watts, capacity.bikeFactor);
+      return unit === 'm'
+        ? (watts) => 1 / Math.cbrt(mechanical(watts, capacity.bikeFactor) / bikeDrag)
+        : (watts) => airBikeJoulesPerCalorie / mechanical(watts, capacity.bikeFactor);
   }
 }

@@ -37,7 +37,8 @@ export function headline(workout: Pick<Workout, 'parts'>, run: Run): { unit: Ban
   if (first === undefined) return { unit: 'seconds', score: run.totalSeconds };
   const lead = run.parts[first]!;
   const summed = scored.filter((index) => workout.parts[index]!.score === 'sum' && run.parts[index]!.unit === lead.unit);
-  if (workout.parts[first]!.score === 'sum' && summed.length > 1) return { unit: lead.unit, score: summed.reduce((sum, index) => sum + run.parts[index]!.score, 0) };
+  if (workout.parts[first]!.score === 'sum' && summed.length > 1)
+    return { unit: lead.unit, score: summed.reduce((sum, index) => sum + run.parts[index]!.score, 0) };
   return { unit: lead.unit, score: lead.score };
 }
 
@@ -80,20 +81,50 @@ export function predictProgram(workout: Pick<Workout, 'parts'>, program: Program
   const scored = scoredParts(workout);
   const perPart = scored.flatMap((index): Prediction['perPart'][number][] => {
     const result = run.parts[index]!;
-    const own = { part: index, set: null, ...bandOf(result.unit, result.score, samples.map((each) => each.parts[index]!.score)) }; // prettier-ignore
+    const own = {
+      part: index,
+      set: null,
+      ...bandOf(
+        result.unit,
+        result.score,
+        samples.map((each) => each.parts[index]!.score),
+      ),
+    };
     if (workout.parts[index]!.score !== 'eachSet' || result.sets.length < 2) return [own];
-    return result.sets.map((score, set) => ({ part: index, set, ...bandOf(result.unit, score, samples.map((each) => each.parts[index]!.sets[set] ?? score)) })); // prettier-ignore
+    return result.sets.map((score, set) => ({
+      part: index,
+      set,
+      ...bandOf(
+        result.unit,
+        score,
+        samples.map((each) => each.parts[index]!.sets[set] ?? score),
+      ),
+    }));
   });
-  const called = scored.map((index) => run.parts[index]!).find((result) => result.reached !== null && (workout.parts[result.part]!.kind === 'forTime' || workout.parts[result.part]!.kind === 'windows' || workout.parts[result.part]!.kind === 'amrap'));
+  const called = scored
+    .map((index) => run.parts[index]!)
+    .find(
+      (result) =>
+        result.reached !== null &&
+        (workout.parts[result.part]!.kind === 'forTime' || workout.parts[result.part]!.kind === 'windows' || workout.parts[result.part]!.kind === 'amrap'),
+    );
   return {
-    ...bandOf(head.unit, head.score, samples.map((each) => headline(workout, each).score)), // prettier-ignore
+    ...bandOf(
+      head.unit,
+      head.score,
+      samples.map((each) => headline(workout, each).score),
+    ),
     perPart,
     reached: called?.reached ? { part: called.part, slot: called.reached.slot, rung: called.reached.rung } : null,
     run,
   };
 }
 
-export function predictWorkout(workout: Pick<Workout, 'parts'>, capacity: Capacity, options: PredictOptions): Prediction & { readonly run: Run; readonly assumed: readonly string[] } {
+export function predictWorkout(
+  workout: Pick<Workout, 'parts'>,
+  capacity: Capacity,
+  options: PredictOptions,
+): Prediction & { readonly run: Run; readonly assumed: readonly string[] } {
   const program = compile(workout, capacity);
   return { ...predictProgram(workout, program, options), assumed: [...capacity.assumed, ...program.assumed] };
 }

@@ -63,7 +63,8 @@ function worthOf(demand: Demand, count: number): number {
 function bracketSizes(items: readonly Item[], into: Map<number, number>): Map<number, number> {
   for (const item of items) {
     if (item.kind === 'block') bracketSizes(item.items, into);
-    else if (item.kind === 'slot' && item.bracket) into.set(item.bracket.id, (into.get(item.bracket.id) ?? 0) + (item.count.kind === 'fixed' ? item.count.men * (item.perSide ? 2 : 1) : 1));
+    else if (item.kind === 'slot' && item.bracket)
+      into.set(item.bracket.id, (into.get(item.bracket.id) ?? 0) + (item.count.kind === 'fixed' ? item.count.men * (item.perSide ? 2 : 1) : 1));
   }
   return into;
 }
@@ -98,8 +99,9 @@ export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity): Pr
           const sides = item.perSide ? 2 : 1;
           if (written !== 0) {
             const count = written === null ? null : written * sides * (item.bracket?.times ?? 1);
-            const worth = count === null ? 0 : item.bracket ? (count / Math.max(1, brackets.get(item.bracket.id) ?? 1)) : worthOf(demand, count); // prettier-ignore
-            const linked = previous !== null && ((item.link !== null && item.link === previous.link) || (item.bracket !== null && item.bracket.id === previous.bracket?.id));
+            const worth = count === null ? 0 : item.bracket ? count / Math.max(1, brackets.get(item.bracket.id) ?? 1) : worthOf(demand, count);
+            const linked =
+              previous !== null && ((item.link !== null && item.link === previous.link) || (item.bracket !== null && item.bracket.id === previous.bracket?.id));
             into.push({ kind: 'move', slot, demand, count, worth, round, unbroken: item.hold === 'unbroken', linked });
           }
           previous = item;

@@ -105,7 +105,12 @@ class Walker {
   }
 
   /** All steps once. @returns worth done and whole, and where it stopped */
-  pass(part: number, steps: readonly Step[], limit: number, finish: number): { done: number; whole: number; stopped: MoveStep | null; left: number; maxCount: number } {
+  pass(
+    part: number,
+    steps: readonly Step[],
+    limit: number,
+    finish: number,
+  ): { done: number; whole: number; stopped: MoveStep | null; left: number; maxCount: number } {
     let done = 0;
     let whole = 0;
     let left = 0;
@@ -149,7 +154,17 @@ function runPart(walker: Walker, program: PartProgram, index: number, expected: 
   const sets: number[] = [];
   let fellBehind = 0;
   let reached: PartResult['reached'] = null;
-  const result = (unit: PartResult['unit'], score: number): PartResult => ({ part: index, unit, score, sets, startSeconds, endSeconds: walker.now, workSeconds: walker.workSeconds - worked, reached, fellBehind });
+  const result = (unit: PartResult['unit'], score: number): PartResult => ({
+    part: index,
+    unit,
+    score,
+    sets,
+    startSeconds,
+    endSeconds: walker.now,
+    workSeconds: walker.workSeconds - worked,
+    reached,
+    fellBehind,
+  });
   const amrap = (list: number, from: number, limit: number): { rounds: number; reps: number } => {
     let rounds = 0;
     let reps = 0;
@@ -182,7 +197,9 @@ function runPart(walker: Walker, program: PartProgram, index: number, expected: 
         reps += out.reps;
         sets.push(lone ? out.reps : out.rounds);
       }
-      return lone ? result('reps', program.score === 'reps' || part.sets === 1 ? reps : reps) : result('rounds', program.score === 'eachSet' ? rounds / part.sets : rounds);
+      return lone
+        ? result('reps', program.score === 'reps' || part.sets === 1 ? reps : reps)
+        : result('rounds', program.score === 'eachSet' ? rounds / part.sets : rounds);
     }
     case 'forTime': {
       const cap = part.capSeconds === null ? Infinity : part.capSeconds;
@@ -220,7 +237,8 @@ function runPart(walker: Walker, program: PartProgram, index: number, expected: 
         }
       }
       walker.rest(startSeconds + part.count * part.intervalSeconds - walker.now);
-      if (part.kind === 'windows') return result('seconds', program.score === 'sum' ? sets.reduce((sum, each) => sum + each, 0) : sets.reduce((sum, each) => sum + each, 0) / sets.length);
+      if (part.kind === 'windows')
+        return result('seconds', program.score === 'sum' ? sets.reduce((sum, each) => sum + each, 0) : sets.reduce((sum, each) => sum + each, 0) / sets.length);
       const maxed = program.score === 'reps' || program.score === 'distance' || program.score === 'calories';
       return result('reps', maxed ? sets.reduce((sum, each) => sum + each, 0) : reps);
     }
@@ -274,7 +292,16 @@ function runPart(walker: Walker, program: PartProgram, index: number, expected: 
 const firstGuess = (program: PartProgram): number => {
   const { part } = program;
   if (part.kind !== 'forTime') return 600;
-  const seconds = program.steps(0, 0).reduce((sum, step) => sum + (step.kind === 'pause' ? step.seconds : (step.count ?? 0) * (step.demand.secondsPerUnit ? step.demand.secondsPerUnit(12) : step.demand.cycleSeconds) * 1.3 + 4), 0);
+  const seconds = program
+    .steps(0, 0)
+    .reduce(
+      (sum, step) =>
+        sum +
+        (step.kind === 'pause'
+          ? step.seconds
+          : (step.count ?? 0) * (step.demand.secondsPerUnit ? step.demand.secondsPerUnit(12) : step.demand.cycleSeconds) * 1.3 + 4),
+      0,
+    );
   return Math.max(30, Math.min(part.capSeconds ?? Infinity, seconds * part.sets));
 };
 

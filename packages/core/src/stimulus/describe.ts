@@ -47,18 +47,28 @@ export function describeStimulus(workout: Pick<Workout, 'parts'>, category: Cate
     const stimulus = stimulusOf(program, index, result);
     const seconds = result.endSeconds - result.startSeconds;
     const hardest = stimulus.slots.reduce((best, each) => (each.bout.setShare > best.bout.setShare ? each : best), stimulus.slots[0]!);
-    const score = result.unit === 'seconds' ? formatClock(result.score) : result.unit === 'kg' ? `${result.score.toFixed(0)} kg` : `${result.score.toFixed(1)} ${result.unit}`;
+    const score =
+      result.unit === 'seconds'
+        ? formatClock(result.score)
+        : result.unit === 'kg'
+          ? `${result.score.toFixed(0)} kg`
+          : `${result.score.toFixed(1)} ${result.unit}`;
     const lines: StimulusLine[] = [
       { label: 'Time', value: `${pick(domainWords, seconds)}, ${formatClock(seconds)}` },
       { label: 'Reference score', value: score },
       { label: 'Load feel', value: pick(feelWords, Math.exp(stimulus.feel)) },
-      { label: 'Hardest set', value: `${wordsOf(hardest.movement)}: ${Math.round(hardest.count)} of about ${Math.max(1, Math.round(hardest.count / Math.max(0.05, hardest.bout.setShare)))} at hand` },
+      {
+        label: 'Hardest set',
+        value: `${wordsOf(hardest.movement)}: ${Math.round(hardest.count)} of about ${Math.max(1, Math.round(hardest.count / Math.max(0.05, hardest.bout.setShare)))} at hand`,
+      },
       { label: 'Breathing', value: `${Math.round((100 * stimulus.breathing) / capacity.criticalPower)} % of sustainable power while working` },
       { label: 'Grip', value: stimulus.gripShare > 0.45 ? 'much' : stimulus.gripShare > 0.2 ? 'some' : 'little' },
     ];
-    const shares = patterns.map((pattern) => ({ pattern, share: stimulus.patterns[pattern] })).filter((each) => each.share >= 0.05).sort((a, b) => b.share - a.share); // prettier-ignore
+    const shares = patterns
+      .map((pattern) => ({ pattern, share: stimulus.patterns[pattern] }))
+      .filter((each) => each.share >= 0.05)
+      .sort((a, b) => b.share - a.share);
     const intent = { stimulus, window: part.window, target: null, unbroken: false, feel: null, workShare: null };
     return [{ part: index, lines, patterns: shares, outsideWindow: insideWindow(intent, part.kind, result.score) === false }];
   });
 }
-

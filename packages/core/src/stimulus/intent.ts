@@ -37,7 +37,8 @@ const longPiece = 720;
 
 const scaleWindow = (window: Window | null, factor: number): Window | null => {
   if (!window || window.per === 'round' || window.unit === 'kg') return window;
-  const scaled = (value: number | null): number | null => (value === null ? null : window.unit === 'seconds' ? roundTime(value * factor) : Math.round(value * factor * 2) / 2);
+  const scaled = (value: number | null): number | null =>
+    value === null ? null : window.unit === 'seconds' ? roundTime(value * factor) : Math.round(value * factor * 2) / 2;
   return { ...window, low: scaled(window.low), high: scaled(window.high), ...(window.usual === undefined ? {} : { usual: scaled(window.usual)! }) };
 };
 
@@ -68,7 +69,13 @@ function shortenPart(part: Part, factor: number, seconds: number): Part {
       const capSeconds = part.capSeconds === null ? null : roundTime(part.capSeconds * factor);
       const shorter = { ...part, capSeconds, window: part.window?.per === 'set' ? part.window : scaleWindow(part.window, factor) };
       if (part.sets > 1) return { ...shorter, sets: Math.max(1, Math.round(part.sets * factor)) };
-      return mapBlocks(shorter, (block) => (block.ladder ? { ...block, ladder: scaleLadder(block.ladder, factor, false) } : block.rounds.high > 1 ? { ...block, rounds: { low: Math.max(1, Math.round(block.rounds.high * factor)), high: Math.max(1, Math.round(block.rounds.high * factor)) } } : block)) as Part;
+      return mapBlocks(shorter, (block) =>
+        block.ladder
+          ? { ...block, ladder: scaleLadder(block.ladder, factor, false) }
+          : block.rounds.high > 1
+            ? { ...block, rounds: { low: Math.max(1, Math.round(block.rounds.high * factor)), high: Math.max(1, Math.round(block.rounds.high * factor)) } }
+            : block,
+      ) as Part;
     }
     case 'every': {
       const stations = Math.max(1, part.stations.length);
@@ -82,7 +89,10 @@ function shortenPart(part: Part, factor: number, seconds: number): Part {
 /** `light`, `unbroken` and the like, from the coach's own words. */
 function statedFeel(part: Part): Pick<PartIntent, 'unbroken' | 'feel'> {
   const words = `${part.intent ?? ''} ${part.notes.join(' ')}`.toLowerCase();
-  return { unbroken: /\bunbroken\b/.test(words), feel: /\blight\b/.test(words) ? 'light' : /\bheavy\b/.test(words) ? 'heavy' : /\bmoderate\b/.test(words) ? 'moderate' : null };
+  return {
+    unbroken: /\bunbroken\b/.test(words),
+    feel: /\blight\b/.test(words) ? 'light' : /\bheavy\b/.test(words) ? 'heavy' : /\bmoderate\b/.test(words) ? 'moderate' : null,
+  };
 }
 
 function targetOf(part: Part, score: number): number | null {
@@ -101,7 +111,10 @@ export function deriveIntent(workout: Workout, category: Category, level: Level,
   const reference = referenceCapacity(writer);
   const first = walkProgram(compile(workout, reference));
   const factor = rules.newerAthlete === 'shortenTime' ? keepTime[level] : 1;
-  const base: Workout = factor === 1 ? workout : { ...workout, parts: workout.parts.map((part, index) => shortenPart(part, factor, first.parts[index]!.endSeconds - first.parts[index]!.startSeconds)) };
+  const base: Workout =
+    factor === 1
+      ? workout
+      : { ...workout, parts: workout.parts.map((part, index) => shortenPart(part, factor, first.parts[index]!.endSeconds - first.parts[index]!.startSeconds)) };
   const program = compile(base, reference);
   const run = factor === 1 ? first : walkProgram(program);
   const parts = base.parts.map((part, index): PartIntent => {

@@ -39,7 +39,8 @@ export function slotCounts(program: Program, part: number): Map<number, { total:
       if (step.kind !== 'move') continue;
       const known = counts.get(step.slot) ?? { total: 0, bouts: 0 };
       // an open "max" counts as half a minute of work
-      const count = step.count ?? (step.demand.secondsPerUnit ? 30 / step.demand.secondsPerUnit(12) : Math.min(30 / step.demand.cycleSeconds, step.demand.repsToFailure));
+      const count =
+        step.count ?? (step.demand.secondsPerUnit ? 30 / step.demand.secondsPerUnit(12) : Math.min(30 / step.demand.cycleSeconds, step.demand.repsToFailure));
       counts.set(step.slot, { total: known.total + count, bouts: known.bouts + 1 });
     }
   return counts;
@@ -72,7 +73,7 @@ export function stimulusOf(program: Program, part: number, result: PartResult | 
     }
   const whole = Math.max(1e-6, seconds);
   for (const pattern of patterns) share[pattern] /= whole;
-  const slots = [...bySlot.entries()].sort((a, b) => a[0] - b[0]).map(([, value]) => value); // prettier-ignore
+  const slots = [...bySlot.entries()].sort((a, b) => a[0] - b[0]).map(([, value]) => value);
   return {
     slots,
     patterns: share,

@@ -21,7 +21,14 @@ export interface WorkoutSummary {
 }
 
 /** Adds the reps of one list of items, `times` over, to `into`. */
-function addReps(items: readonly Item[], times: number, pass: number, ladder: readonly number[] | null, category: Category, into: Record<string, number>): void {
+function addReps(
+  items: readonly Item[],
+  times: number,
+  pass: number,
+  ladder: readonly number[] | null,
+  category: Category,
+  into: Record<string, number>,
+): void {
   for (const item of items) {
     if (item.kind === 'block') for (let each = 0; each < passesOf(item); each++) addReps(item.items, times, each, item.ladder, category, into);
     else if (item.kind === 'slot') {
@@ -73,22 +80,52 @@ const between = (sets: number, rest: { high: number } | null): number => (sets -
 function secondsOf(part: Part): Pick<PartSummary, 'seconds' | 'capSeconds' | 'setSeconds' | 'rounds' | 'sets'> {
   switch (part.kind) {
     case 'amrap':
-      return { seconds: part.sets * part.seconds.high + between(part.sets, part.restBetween), capSeconds: null, setSeconds: part.seconds.high, rounds: null, sets: part.sets };
+      return {
+        seconds: part.sets * part.seconds.high + between(part.sets, part.restBetween),
+        capSeconds: null,
+        setSeconds: part.seconds.high,
+        rounds: null,
+        sets: part.sets,
+      };
     case 'forTime': {
       const lone = part.items.length === 1 && part.items[0]!.kind === 'block' ? part.items[0] : null;
       const cap = part.capSeconds === null ? null : part.capPerSet ? part.sets * part.capSeconds + between(part.sets, part.restBetween) : part.capSeconds;
       return { seconds: null, capSeconds: cap, setSeconds: part.capPerSet ? part.capSeconds : null, rounds: lone ? passesOf(lone) : null, sets: part.sets };
     }
     case 'every':
-      return { seconds: part.count * part.intervalSeconds, capSeconds: null, setSeconds: part.capSeconds ?? part.intervalSeconds, rounds: Math.floor(part.count / Math.max(1, part.stations.length)), sets: part.count };
+      return {
+        seconds: part.count * part.intervalSeconds,
+        capSeconds: null,
+        setSeconds: part.capSeconds ?? part.intervalSeconds,
+        rounds: Math.floor(part.count / Math.max(1, part.stations.length)),
+        sets: part.count,
+      };
     case 'intervals':
-      return { seconds: part.segments.reduce((sum, each) => sum + each.workSeconds + each.restSeconds, 0), capSeconds: null, setSeconds: part.segments[0]?.workSeconds ?? null, rounds: part.circuitRounds ?? part.segments.length, sets: part.segments.length };
+      return {
+        seconds: part.segments.reduce((sum, each) => sum + each.workSeconds + each.restSeconds, 0),
+        capSeconds: null,
+        setSeconds: part.segments[0]?.workSeconds ?? null,
+        rounds: part.circuitRounds ?? part.segments.length,
+        sets: part.segments.length,
+      };
     case 'windows':
-      return { seconds: part.count * part.intervalSeconds, capSeconds: null, setSeconds: part.capSeconds ?? part.intervalSeconds, rounds: part.count, sets: part.count };
+      return {
+        seconds: part.count * part.intervalSeconds,
+        capSeconds: null,
+        setSeconds: part.capSeconds ?? part.intervalSeconds,
+        rounds: part.count,
+        sets: part.count,
+      };
     case 'maxLoad':
       return { seconds: part.seconds, capSeconds: null, setSeconds: null, rounds: null, sets: null };
     case 'strength':
-      return { seconds: part.everySeconds === null ? null : part.everySeconds * part.sets, capSeconds: null, setSeconds: part.everySeconds, rounds: part.sets, sets: part.sets };
+      return {
+        seconds: part.everySeconds === null ? null : part.everySeconds * part.sets,
+        capSeconds: null,
+        setSeconds: part.everySeconds,
+        rounds: part.sets,
+        sets: part.sets,
+      };
     case 'rest':
       return { seconds: part.seconds, capSeconds: null, setSeconds: null, rounds: null, sets: null };
     case 'quality': {

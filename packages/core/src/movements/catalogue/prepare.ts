@@ -1,7 +1,20 @@
 /** Pieces for warm-ups and cool-downs; never offered as a swap. */
 import { ease, movement, type Spec } from '../build';
 
-const mobility: Spec = { family: 'prepare', patterns: { mobility: 1 }, muscles: { trunk: 1 }, unit: 's', limit: ease(600), joulesPerKg: 2, cycle: 1, reset: 0, prepareOnly: true, standards: ['Smooth, without pain'], noReps: [], cautions: ['To the edge of comfort, never into pain'] };
+const mobility: Spec = {
+  family: 'prepare',
+  patterns: { mobility: 1 },
+  muscles: { trunk: 1 },
+  unit: 's',
+  limit: ease(600),
+  joulesPerKg: 2,
+  cycle: 1,
+  reset: 0,
+  prepareOnly: true,
+  standards: ['Smooth, without pain'],
+  noReps: [],
+  cautions: ['To the edge of comfort, never into pain'],
+};
 
 export const preparePieces = [
   movement('easy-walk', mobility, { muscles: { calves: 1, quads: 0.6 } }),

@@ -1,0 +1,83 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync, mkdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, test } from '@jest/globals';
+import { adaptSchema, clockSchema, compareSchema, fileSchemas, loadsSchema, parseSchema, predictSchema } from '@gambito/contract';
+
+const root = process.cwd();
+const samples = join(root, 'packages/core/test/samples');
+const names = ['breakwater', 'two-tides', 'lantern-room', 'bilge-pump', 'long-stairs', 'cargo', 'harbour-wall', 'night-watch', 'spare-parts'];
+const gambito = (args: string[], input?: string) => {
+  const run = spawnSync(process.execPath, [join(root, 'apps/cli/dist/gambito.mjs'), ...args], { encoding: 'utf8', ...(input === undefined ? {} : { input }) });
+  return { code: run.status, out: run.stdout, err: run.stderr };
+};
+const directory = mkdtempSync(join(tmpdir(), 'gambito-cli-'));
+const athlete = join(directory, 'keeper.yaml');
+writeFileSync(
+  athlete,
+  'name: Keeper\ncategory: women\nbody_mass: 64 kg\nstature: 168 cm\nlevel: trained\nmaxes: { deadlift: 110 kg }\nplace:\n  floor: 3 x 2 m\n  ceiling: 2.25 m\n  noise: quiet\n  kit:\n    - dumbbell 10 kg x 2\n    - barbell 15 kg, plates 2x10 2x5 kg\n    - pull-up bar\n    - table 75 cm, chair 45 cm x 2, wall\n',
+);
+
+describe('gambito', () => {
+  test.each(names)('runs parse, adapt, predict and clock on %s, in the contract’s shapes', (name) => {
+    const file = join(samples, `${name}.txt`);
+    for (const [schema, args] of [
+      [parseSchema, ['parse', file]],
+      [adaptSchema, ['adapt', file, '--athlete', athlete]],
+      [predictSchema, ['predict', file, '--athlete', athlete]],
+      [clockSchema, ['clock', file]],
+    ] as const) {
+      const run = gambito([...args, '--json']);
+      expect([args[0], run.code, run.err.includes('Error')]).toEqual([args[0], 0, false]);
+      expect(() => schema.parse(JSON.parse(run.out))).not.toThrow();
+    }
+  });
+  test('format is stable, also from standard input', () => {
+    const once = gambito(['format', join(samples, 'night-watch.txt')]).out;
+    expect(gambito(['format', '-'], once).out).toBe(once);
+  });
+  test('loads lists what the kit makes, with plates a side', () => {
+    const { loads } = loadsSchema.parse(JSON.parse(gambito(['loads', athlete, '--json']).out));
+    expect(loads.filter((load) => load.implement === 'barbell').map((load) => [load.kg, load.platesPerSideKg])).toEqual([
+      [15, []],
+      [25, [5]],
+      [35, [10]],
+      [45, [10, 5]],
+    ]);
+  });
+  test('compare reads a CSV with quotes and a byte order mark, and lists every problem of a bad one', () => {
+    const people = join(directory, 'people');
+    mkdirSync(people, { recursive: true });
+    writeFileSync(join(people, 'keeper.yaml'), 'name: Keeper\ncategory: women\nlevel: trained\n');
+    const results = join(directory, 'results.csv');
+    writeFileSync(results, '\uFEFFathlete,version,score\n"Keeper",original,"8+3"\n');
+    const { board } = compareSchema.parse(
+      JSON.parse(gambito(['compare', join(samples, 'breakwater.txt'), '--results', results, '--people', people, '--json']).out),
+    );
+    expect(board[0]).toMatchObject({ athlete: 'Keeper', rank: 1, inWindow: true });
+    writeFileSync(results, 'athlete,version,score\nNobody,original,8+3\nKeeper,original,fast\n');
+    const bad = gambito(['compare', join(samples, 'breakwater.txt'), '--results', results, '--people', people, '--json']);
+    expect(bad.code).toBe(2);
+    expect(JSON.parse(bad.out).problems).toHaveLength(2);
+  });
+  test('every schema can be printed', () => {
+    for (const name of Object.keys(fileSchemas)) expect(JSON.parse(gambito(['schema', name]).out)).toHaveProperty('$schema');
+  });
+  test.each([
+    [['movements', 'thurster', '--json'], /thruster/],
+    [['parse', '/nowhere.txt'], /cannot be read/],
+    [['adapt', join(samples, 'breakwater.txt')], /--athlete/],
+    [['fly'], /no command/],
+    [['predict', join(samples, 'breakwater.txt'), '--athlete', athlete, '--date', 'today'], /YYYY-MM-DD/],
+  ])('%j is refused with exit 2 and says what was expected', (args, message) => {
+    const run = gambito(args);
+    expect(run.code).toBe(2);
+    expect(run.err).toMatch(message);
+  });
+  test('an unreadable workout lists all its problems', () => {
+    const run = gambito(['parse', '-', '--json'], 'AMRAP 10:00\n5 thursters\n5 burpies\n');
+    expect(run.code).toBe(2);
+    expect(JSON.parse(run.out).diagnostics.filter((each: { level: string }) => each.level === 'error')).toHaveLength(2);
+  });
+});

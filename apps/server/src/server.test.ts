@@ -1,0 +1,186 @@
+/** The server through `inject`, against a real throw-away MariaDB (GAMBITO_TEST_DB_PORT, set by tools/test.mjs). */
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Sequelize } from 'sequelize';
+import { seedDemo } from './demo/seed';
+import { migrate } from './migrations';
+import { buildApp, type App } from './platform/app';
+import { connect } from './platform/database';
+
+const port = Number(process.env['GAMBITO_TEST_DB_PORT']);
+const database = (name: string): Sequelize => connect({ host: '127.0.0.1', port, name, user: 'gambito', password: 'gambito-loopback' });
+let app: App;
+let sequelize: Sequelize;
+let cookie = '';
+const text = '# Breakwater\nAMRAP 14:00\n7 db push press @ 2x17.5/12.5 kg\n9 toes-to-bar\n40 m shuttle run\nintent: 8-10 rounds\n';
+
+async function call(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, body?: unknown, as = cookie) {
+  const answer = await app.inject({ method, url: `/api${url}`, ...(body === undefined ? {} : { payload: body as object }), headers: as ? { cookie: as } : {} });
+  return { status: answer.statusCode, json: answer.body === '' ? null : answer.json(), headers: answer.headers };
+}
+
+beforeAll(async () => {
+  sequelize = database('gambito_jest');
+  await migrate(sequelize);
+  app = await buildApp(sequelize, { demo: false, webDirectory: null, logLevel: 'silent' });
+}, 60000);
+afterAll(async () => {
+  await app.close();
+  await sequelize.close();
+});
+
+describe('the way in', () => {
+  test('a fresh database asks for a coach, once', async () => {
+    expect((await call('GET', '/me')).json).toMatchObject({ signedIn: false, setUp: false });
+    expect((await call('GET', '/athletes')).status).toBe(401);
+    const weak = await call('POST', '/set-up', { name: 'Maruvel', email: 'coach@lanterns.example', password: 'short', timeZone: 'UTC' });
+    expect(weak.status).toBe(400);
+    expect(weak.json.detail).toMatch(/10 characters/);
+    const made = await call('POST', '/set-up', { name: 'Maruvel', email: 'coach@lanterns.example', password: 'a long lantern', timeZone: 'UTC' });
+    expect(made.status).toBe(200);
+    cookie = String(made.headers['set-cookie']).split(';')[0]!;
+    expect(String(made.headers['set-cookie'])).toMatch(/HttpOnly.*SameSite=Strict/);
+    expect((await call('POST', '/set-up', { name: 'Other', email: 'o@lanterns.example', password: 'a long lantern', timeZone: 'UTC' })).status).toBe(409);
+  });
+  test('a wrong password is refused without saying which half was wrong', async () => {
+    expect((await call('POST', '/login', { email: 'coach@lanterns.example', password: 'wrong wrong' }, '')).json.code).toBe('wrong_password');
+    expect((await call('POST', '/login', { email: 'nobody@lanterns.example', password: 'wrong wrong' }, '')).json.code).toBe('wrong_password');
+    expect((await call('POST', '/login', { email: 'COACH@lanterns.example', password: 'a long lantern' }, '')).status).toBe(200);
+    expect((await call('POST', '/demo-login', undefined, '')).status).toBe(404);
+  });
+  test('security headers stand, and only JSON may write', async () => {
+    const { headers } = await call('GET', '/me');
+    expect(headers['content-security-policy']).toMatch(/script-src 'self'/);
+    const form = await app.inject({ method: 'POST', url: '/api/workouts', headers: { cookie, 'content-type': 'text/plain' }, payload: 'text=x' });
+    expect(form.statusCode).toBe(400);
+  });
+  test('OpenAPI stands at /api/docs', async () => {
+    const answer = await app.inject({ method: 'GET', url: '/api/docs/json' });
+    expect(Object.keys(answer.json().paths)).toEqual(expect.arrayContaining(['/api/workouts/{id}/board', '/api/a/{token}/score']));
+  });
+});
+
+describe('the whole path', () => {
+  let workout: { id: number; revision: number };
+  let athlete: { id: number; revision: number };
+  let token = '';
+  test('people: add, change, delete, restore', async () => {
+    athlete = (
+      await call('POST', '/athletes', {
+        file: {
+          name: 'Tabrik',
+          category: 'men',
+          level: 'trained',
+          shoe: 'left',
+          place: { kit: ['dumbbell 17.5 kg x 2', 'pull-up bar'], floor: '10 x 3 m', ceiling: '3 m' },
+        },
+      })
+    ).json;
+    const changed = await call('PUT', `/athletes/${athlete.id}`, {
+      file: { name: 'Tabrik', category: 'men', level: 'trained', place: { kit: ['dumbbell 17.5 kg x 2', 'pull-up bar'], floor: '10 x 3 m', ceiling: '3 m' } },
+      revision: 1,
+    });
+    expect(changed.json.revision).toBe(2);
+    expect((await call('PUT', `/athletes/${athlete.id}`, { file: { name: 'Late' }, revision: 1 })).json).toMatchObject({
+      code: 'changed_elsewhere',
+      current: { name: 'Tabrik' },
+    });
+    await call('DELETE', `/athletes/${athlete.id}`);
+    expect((await call('GET', '/athletes')).json.athletes).toEqual([]);
+    await call('POST', `/athletes/${athlete.id}/restore`);
+    expect((await call('GET', '/athletes')).json.athletes).toHaveLength(1);
+    expect((await call('POST', '/athletes', { file: { name: '' } })).status).toBe(400);
+  });
+  test('workouts: save, conflict, duplicate, delete, restore', async () => {
+    workout = (await call('POST', '/workouts', { text, day: '2026-11-25' })).json;
+    const saved = await call('PUT', `/workouts/${workout.id}`, { text: `${text}note: mind the wind\n`, revision: 1 });
+    expect(saved.json).toMatchObject({ title: 'Breakwater', revision: 2 });
+    expect((await call('PUT', `/workouts/${workout.id}`, { text: 'lost?', revision: 1 })).status).toBe(409);
+    const copy = (await call('POST', `/workouts/${workout.id}/duplicate`)).json;
+    expect(copy.title).toBe('Breakwater (copy)');
+    await call('DELETE', `/workouts/${copy.id}`);
+    expect((await call('GET', `/workouts/${copy.id}`)).status).toBe(404);
+    await call('POST', `/workouts/${copy.id}/restore`);
+    expect((await call('GET', `/workouts/${copy.id}`)).status).toBe(200);
+    expect((await call('POST', '/workouts', { text: 'x'.repeat(30_000) })).status).toBe(400);
+    expect((await call('POST', '/workouts', { text: 'x'.repeat(90_000) })).status).toBe(413);
+  });
+  test('locks are kept', async () => {
+    const locks = [{ part: 0, slot: 1, movement: 'v-up', reps: 9 }];
+    await call('PUT', `/workouts/${workout.id}/locks/${athlete.id}`, { locks });
+    expect((await call('GET', `/workouts/${workout.id}/locks`)).json.locks).toEqual([{ athleteId: athlete.id, locks }]);
+  });
+  test('send: a link opens one version and says when the workout changed; withdrawn it is gone', async () => {
+    const { sends } = (await call('POST', `/workouts/${workout.id}/sends`, { athleteIds: [athlete.id] })).json;
+    token = sends[0].token;
+    expect(token).toMatch(/^[\w-]{32}$/);
+    const page = await call('GET', `/a/${token}`, undefined, '');
+    expect(page.json.brief).toMatchObject({ title: 'Breakwater', athlete: 'Tabrik', scoreKind: 'rounds', window: '8–10 rounds' });
+    expect(page.json.versionText).toMatch(/9 v-up/);
+    expect(page.json.changed).toBe(false);
+    await call('PUT', `/workouts/${workout.id}`, { text, revision: 2 });
+    expect((await call('GET', `/a/${token}`, undefined, '')).json.changed).toBe(true);
+    expect((await call('GET', '/a/aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa', undefined, '')).status).toBe(404);
+  });
+  test('scores: the wrong kind is refused with what was expected, the right one lands on the board, corrected, deleted, restored', async () => {
+    const wrong = await call('POST', `/a/${token}/score`, { score: '8:41' }, '');
+    expect(wrong.json).toMatchObject({ code: 'bad_score' });
+    expect(wrong.json.detail).toMatch(/7\+12/);
+    expect((await call('GET', `/workouts/${workout.id}/board`)).json.missing).toHaveLength(1);
+    await call('POST', `/a/${token}/score`, { score: '8+5', note: 'windy' }, '');
+    const { board, missing } = (await call('GET', `/workouts/${workout.id}/board`)).json;
+    expect(missing).toEqual([]);
+    expect(board[0]).toMatchObject({ athlete: 'Tabrik', score: '8+5', note: 'windy', inWindow: true, rank: 1 });
+    expect(board[0].equivalent.median).toBeGreaterThan(4);
+    await call('POST', `/workouts/${workout.id}/scores`, { athleteId: athlete.id, score: '9+0' });
+    const corrected = (await call('GET', `/workouts/${workout.id}/board`)).json.board;
+    expect(corrected).toHaveLength(1);
+    expect(corrected[0].score).toBe('9+0');
+    await call('DELETE', `/workouts/${workout.id}/scores/${corrected[0].scoreId}`);
+    expect((await call('GET', `/workouts/${workout.id}/board`)).json.board).toEqual([]);
+    await call('POST', `/workouts/${workout.id}/scores/${corrected[0].scoreId}/restore`);
+    expect((await call('GET', `/workouts/${workout.id}/board`)).json.board).toHaveLength(1);
+  });
+  test('a withdrawn link answers that it is gone', async () => {
+    const { sends } = (await call('GET', `/workouts/${workout.id}/sends`)).json;
+    await call('DELETE', `/workouts/${workout.id}/sends/${sends[0].id}`);
+    expect((await call('GET', `/a/${token}`, undefined, '')).status).toBe(410);
+    const again = (await call('POST', `/workouts/${workout.id}/sends`, { athleteIds: [athlete.id] })).json.sends[0];
+    expect(again.token).not.toBe(token);
+  });
+  test('an unreadable workout is not sent, and says which line', async () => {
+    const bad = (await call('POST', '/workouts', { text: 'AMRAP 5:00\n10 thursters' })).json;
+    expect((await call('POST', `/workouts/${bad.id}/sends`, { athleteIds: [athlete.id] })).json).toMatchObject({
+      code: 'unreadable_workout',
+      detail: expect.stringMatching(/Line 2/),
+    });
+  });
+  test('house rules: the schools offered are the only ones taken', async () => {
+    expect((await call('PUT', '/rules', { rules: { noDoubleUnders: 'sameTime' } })).json.rules.noDoubleUnders).toBe('sameTime');
+    expect((await call('PUT', '/rules', { rules: { noDoubleUnders: 'never' } })).status).toBe(400);
+  });
+  test('signing out ends the session', async () => {
+    await call('POST', '/logout');
+    expect((await call('GET', '/athletes')).status).toBe(401);
+  });
+});
+
+describe('the demo', () => {
+  test('loads once: fourteen athletes, weeks of history, plausible boards', async () => {
+    const other = database('gambito_jest_demo');
+    await migrate(other);
+    const demo = await buildApp(other, { demo: true, webDirectory: null, logLevel: 'silent' });
+    await seedDemo(new Date('2026-11-25T12:00:00Z'), () => undefined);
+    await seedDemo(new Date('2026-11-25T12:00:00Z'), () => undefined);
+    const login = await demo.inject({ method: 'POST', url: '/api/demo-login' });
+    const headers = { cookie: String(login.headers['set-cookie']).split(';')[0]! };
+    expect((await demo.inject({ url: '/api/athletes', headers })).json().athletes).toHaveLength(14);
+    const { workouts } = (await demo.inject({ url: '/api/workouts', headers })).json();
+    expect(workouts.map((each: { day: string }) => each.day)).toContain('2026-11-25');
+    const fog = workouts.find((each: { title: string }) => each.title === 'Fog Signal');
+    const { board } = (await demo.inject({ url: `/api/workouts/${fog.id}/board`, headers })).json();
+    expect(board.length).toBeGreaterThan(8);
+    for (const row of board) expect(row.index).toBeGreaterThan(10);
+    await demo.close();
+    await other.close();
+  }, 60000);
+});

@@ -1,0 +1,19 @@
+export default {
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  testMatch: ['<rootDir>/{packages,apps}/**/*.test.ts'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/', ...(process.env.GAMBITO_TEST_DB_PORT ? [] : ['<rootDir>/apps/server/'])],
+  modulePathIgnorePatterns: ['/dist/'],
+  moduleNameMapper: { '^@gambito/(core|contract)$': '<rootDir>/packages/$1/src/index.ts' },
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
+        module: { type: 'es6' },
+        sourceMaps: 'inline',
+      },
+    ],
+  },
+  testTimeout: 30000,
+};

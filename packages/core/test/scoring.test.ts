@@ -1,0 +1,165 @@
+import { describe, expect, test } from '@jest/globals';
+import {
+  adapt,
+  compareScores,
+  elasticityOf,
+  equivalentOf,
+  estimateCapacity,
+  fitsKind,
+  formatScore,
+  meanSetFromClock,
+  parOf,
+  parseWorkout,
+  planClock,
+  prepare,
+  readScore,
+  referenceAthlete,
+  referenceCapacity,
+  defaultRules,
+  scoredParts,
+  compile,
+  walkProgram,
+  formAtFitness,
+  repsPerRound,
+  usualCautions,
+  type Athlete,
+} from '../src/index';
+import { randomAthlete } from './people';
+import { sampleText } from './samples';
+
+const workout = (text: string) => parseWorkout(text).workout;
+
+describe('readScore', () => {
+  test.each([
+    ['8:41', { kind: 'time', seconds: 521 }],
+    ['7+12', { kind: 'rounds', rounds: 7, reps: 12 }],
+    ['CAP+14', { kind: 'capped', repsLeft: 14 }],
+    ['182', { kind: 'reps', reps: 182 }],
+    ['92.5 kg', { kind: 'load', kg: 92.5 }],
+    ['4:02 3:58 4:10', { kind: 'sets', seconds: [242, 238, 250] }],
+    ['done', { kind: 'done', done: true }],
+  ])('%j', (text, score) => {
+    expect(readScore(text)).toEqual(score);
+    expect(readScore(formatScore(readScore(text)!))).toEqual(score);
+  });
+  test.each(['fast', '8:61', '7+', '', '-5'])('%j is no score', (text) => expect(readScore(text)).toBeNull());
+  test('a score must fit its kind', () => {
+    expect(fitsKind(readScore('8:41')!, 'rounds')).toBe(false);
+    expect(fitsKind(readScore('CAP+3')!, 'time')).toBe(true);
+  });
+});
+
+describe('equivalents', () => {
+  test('T11: a clock of 11:32 with two 1:00 rests is 3:11 a set', () => expect(Math.round(meanSetFromClock(692, 3, 60))).toBe(191));
+  test('a score in the workout as written is its own equivalent', () => {
+    const original = workout(sampleText('breakwater'));
+    const result = equivalentOf(original, { athlete: referenceAthlete('men'), version: original, score: { kind: 'rounds', rounds: 9, reps: 0 } })!;
+    expect(result.median).toBeCloseTo(9, 2);
+    expect(result.low).toBeLessThan(9);
+    expect(result.high).toBeGreaterThan(9);
+  });
+  test('the fitness that made a score in a version is found again', () => {
+    const original = workout('for time, cap 15:00\n5 rounds\n  10 kettlebell swing @ 24/16 kg\n  10 pull-up\n  200 m run');
+    for (const seed of [2, 3, 8]) {
+      const athlete: Athlete = { ...randomAthlete(seed), level: 'trained' };
+      const { workout: version } = adapt(original, athlete, { runs: 2 });
+      const program = compile(version, estimateCapacity(athlete));
+      const time = walkProgram(program, { form: formAtFitness(1.08) }).parts[0]!;
+      if (time.reached) continue;
+      const found = equivalentOf(original, { athlete, version, score: { kind: 'time', seconds: time.score } })!;
+      expect(found.fitness).toBeGreaterThan(1.04);
+      expect(found.fitness).toBeLessThan(1.12);
+    }
+  });
+  test('the reference athlete at par has index 100, and a better score a higher one, for times too', () => {
+    const original = workout('for time, cap 15:00\n21-15-9\nthruster @ 42.5/30 kg\npull-up');
+    const athlete = referenceAthlete('men');
+    const par = parOf(original, referenceCapacity('men'));
+    const row = (seconds: number, name: string) => ({
+      athlete: { ...athlete, name },
+      version: original,
+      versionName: 'original',
+      score: { kind: 'time' as const, seconds },
+      scoreText: '',
+    });
+    const board = compareScores(original, [row(par * 1.1, 'slow'), row(par, 'par'), row(par * 0.9, 'fast')]);
+    expect(board.map((each) => each.athlete)).toEqual(['fast', 'par', 'slow']);
+    expect(board[1]!.index).toBeCloseTo(100, 0);
+    expect(board[0]!.index).toBeGreaterThan(105);
+  });
+  test('reps left at the cap keep their order, and ties share a rank', () => {
+    const original = workout('for time, cap 4:00\n21-15-9\nthruster @ 42.5/30 kg\npull-up');
+    const athlete = referenceAthlete('men');
+    const row = (repsLeft: number, name: string) => ({
+      athlete: { ...athlete, name },
+      version: original,
+      versionName: 'original',
+      score: { kind: 'capped' as const, repsLeft },
+      scoreText: `CAP+${repsLeft}`,
+    });
+    const board = compareScores(original, [row(30, 'thirty'), row(4, 'four'), row(4, 'also four')]);
+    expect(board.map((each) => each.rank)).toEqual([1, 1, 3]);
+    expect(board[2]!.athlete).toBe('thirty');
+  });
+  test('verdicts: in the window, too light, too heavy, paced wrong', () => {
+    const original = workout('3 sets, rest 1:00 between\n  3 rounds\n    10 air squat\n    10 push-up\nscore: each set\nwindow: 3:00-4:30 per set');
+    const row = (seconds: number[]) => ({
+      athlete: referenceAthlete('men'),
+      version: original,
+      versionName: 'original',
+      score: { kind: 'sets' as const, seconds },
+      scoreText: '',
+    });
+    const verdict = (seconds: number[]) => compareScores(original, [row(seconds)])[0]!.verdict;
+    expect(verdict([200, 210, 220])).toBe('in the window');
+    expect(verdict([150, 160, 170])).toMatch(/too light/);
+    expect(verdict([300, 300, 310])).toMatch(/over the window/);
+    expect(verdict([170, 230, 290])).toMatch(/paced wrong/);
+  });
+  test('elasticity is near 1 for running and small for held seconds', () => {
+    expect(elasticityOf(workout('for time, cap 40:00\n3000 m run'), referenceCapacity('men'))).toBeGreaterThan(0.8);
+    expect(elasticityOf(workout('for time, cap 40:00\n5 rounds\n  60 s plank\n  60 s wall sit'), referenceCapacity('men'))).toBeLessThan(0.3);
+  });
+  test('metres and calories count one rep each 10 m and calorie', () => {
+    const program = compile(workout('AMRAP 12:00\n200 m row\n10 cal row\n5 burpee'), referenceCapacity('men'));
+    expect(repsPerRound(program, 0, 0)).toBe(35);
+    expect(scoredParts(workout('rest 1:00\n\nAMRAP 5:00\n5 burpee'))).toEqual([1]);
+  });
+});
+
+describe('planClock', () => {
+  const cues = (text: string) => planClock(workout(text)).cues.map((cue) => [cue.atSeconds, cue.kind]);
+  test('T4: 4 on, 2 off, 4, 2, 3, 2, 3 ends at 20:00', () => {
+    const plan = planClock(workout('4 on / 2 off / 4 / 2 / 3 / 2 / 3\npush-up'));
+    expect(plan.totalSeconds).toBe(1200);
+    expect(plan.cues.map((cue) => cue.atSeconds)).toEqual([0, 240, 360, 600, 720, 900, 1020, 1200]);
+  });
+  test('EMOM minutes, rests and caps', () => {
+    expect(cues('EMOM 3:00\n5 burpee')).toEqual([
+      [0, 'interval'],
+      [60, 'interval'],
+      [120, 'interval'],
+      [180, 'end'],
+    ]);
+    expect(cues(sampleText('two-tides'))).toEqual([
+      [0, 'cap'],
+      [540, 'rest'],
+      [840, 'cap'],
+      [1560, 'end'],
+    ]);
+  });
+  test('an open piece has no fixed end', () => expect(planClock(workout('3 rounds\n  5 burpee')).totalSeconds).toBeNull());
+});
+
+describe('prepare', () => {
+  test('always carries the usual cautions and clears nobody', () => {
+    const preparation = prepare(workout(sampleText('breakwater')), referenceAthlete('women'), defaultRules);
+    for (const caution of usualCautions) expect(preparation.cautions).toContain(caution);
+    expect(preparation.warmUp.length).toBeGreaterThan(1);
+    expect(preparation.standards.map((each) => each.movement)).toContain('toes-to-bar');
+  });
+  test('the miniature school ends in 5:00 off', () =>
+    expect(prepare(workout(sampleText('breakwater')), referenceAthlete('women'), { ...defaultRules, warmUp: 'miniature' }).warmUp.at(-1)).toBe(
+      'Then 5:00 off',
+    ));
+});

@@ -1,0 +1,96 @@
+/** `npm test`: installs what is missing, then every check: types, lint, unit, command line, server on a throw-away MariaDB, the built application in Chromium. */
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { freePort, startDatabase } from './lib/database.mjs';
+import { checkNode, installDebian, installDependencies } from './lib/install.mjs';
+import { Refusal, orRefuse, say } from './lib/say.mjs';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const bin = (name) => join(root, 'node_modules/.bin', name);
+const results = join(root, 'test-results');
+let passed = 0;
+let failed = 0;
+
+function step(name, command, args, env = {}) {
+  say(`\n— ${name}`);
+  const began = Date.now();
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  say(`  ${name}: ${done.status === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - began) / 1000).toFixed(1)} s`);
+  return done.status === 0;
+}
+const single = (name, command, args) => (step(name, command, args) ? passed++ : failed++);
+
+function count(file, read) {
+  try {
+    const [good, bad] = read(JSON.parse(readFileSync(join(results, file), 'utf8')));
+    passed += good;
+    failed += bad;
+    return good + bad;
+  } catch {
+    failed++;
+    return 0;
+  }
+}
+
+await orRefuse(async () => {
+  checkNode();
+  installDebian({ mariadbd: 'mariadb-server-core', mariadb: 'mariadb-client-core', chromium: 'chromium' });
+  installDependencies(root);
+  rmSync(results, { recursive: true, force: true });
+  mkdirSync(results, { recursive: true });
+  const files = mkdtempSync(join(existsSync('/dev/shm') ? '/dev/shm' : '/tmp', 'gambito-test-'));
+  const database = await startDatabase(files, { throwAway: true });
+  let server;
+  const clean = async () => {
+    if (server && server.exitCode === null) {
+      server.kill('SIGTERM');
+      await new Promise((resolve) => server.once('exit', resolve));
+    }
+    await database.stop();
+    rmSync(files, { recursive: true, force: true });
+  };
+  process.once('SIGINT', () => void clean().then(() => process.exit(1)));
+  try {
+    for (const name of ['gambito_jest', 'gambito_jest_demo', 'gambito_e2e']) database.create(name);
+    single('types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']);
+    single('lint', bin('eslint'), ['.']);
+    single('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+    single('build', process.execPath, ['tools/build.mjs']);
+    step('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent'], {
+      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+      GAMBITO_TEST_DB_PORT: String(database.port),
+    });
+    count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
+    const port = await freePort();
+    server = spawn(process.execPath, ['--enable-source-maps', 'apps/server/dist/server.mjs'], {
+      cwd: root,
+      stdio: 'inherit',
+      env: {
+        ...process.env,
+        GAMBITO_PORT: String(port),
+        GAMBITO_DB_PORT: String(database.port),
+        GAMBITO_DB_NAME: 'gambito_e2e',
+        GAMBITO_DEMO: '1',
+        GAMBITO_WEB: join(root, 'apps/web/dist'),
+      },
+    });
+    const url = `http://127.0.0.1:${port}`;
+    for (let attempt = 0; ; attempt++) {
+      const fine = await fetch(`${url}/api/health`).then(
+        (answer) => answer.ok,
+        () => false,
+      );
+      if (fine) break;
+      if (attempt > 300 || server.exitCode !== null) throw new Refusal('The server did not start for the browser tests.');
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
+    step('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url });
+    count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
+  } finally {
+    await clean();
+  }
+  say(`\n${passed} passed, ${failed} failed`);
+  if (failed > 0) process.exitCode = 1;
+});
