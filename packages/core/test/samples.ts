@@ -1,8 +1,8 @@
 import { readFileSync, readdirSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 
-const directory = join(dirname(fileURLToPath(import.meta.url)), 'samples');
+// from the root of the checkout, where both Jest and the bench run
+const directory = join(process.cwd(), 'packages/core/test/samples');
 export const sampleNames = readdirSync(directory)
   .filter((file) => file.endsWith('.txt'))
   .map((file) => file.replace('.txt', ''))

@@ -54,14 +54,16 @@ export function repsAtShare(share: number): number {
   return repsAtLightest;
 }
 
-/** The inverse of {@link repsAtShare}, by bisection; reps ≥ 0.1. */
+/** The inverse of {@link repsAtShare}, piece by piece; reps > 0. Below one rep it is the share above the max at which so little is left. */
 export function shareAtReps(reps: number): number {
-  let low = 0.01;
-  let high = 1.2;
-  for (let step = 0; step < 50; step++) {
-    const middle = (low + high) / 2;
-    if (repsAtShare(middle) > reps) low = middle;
-    else high = middle;
+  if (reps < 1) return 1 + 0.08 * (1 - Math.max(0.02, reps));
+  if (reps > repsAtLightest) return 1 / (1 + (reps * (30 * (1 / lightest - 1))) / (30 * repsAtLightest));
+  for (let row = 1; row < nscaTable.length; row++) {
+    const [at, share] = nscaTable[row]!;
+    if (reps <= at) {
+      const [before, above] = nscaTable[row - 1]!;
+      return above - ((reps - before) / (at - before)) * (above - share);
+    }
   }
-  return (low + high) / 2;
+  return lightest;
 }
