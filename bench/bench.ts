@@ -1,5 +1,18 @@
 /** Speed in one run: medians of repeated calls after a warm-up. Figures depend on the machine; the ratios should not. */
-import { adapt, compile, estimateCapacity, feasibleLoads, parseWorkout, predictWorkout, readAthlete, readKit, referenceCapacity, seededRandom, walkProgram, type Adapted } from '../packages/core/src/index';
+import {
+  adapt,
+  compile,
+  estimateCapacity,
+  feasibleLoads,
+  parseWorkout,
+  predictWorkout,
+  readAthlete,
+  readKit,
+  referenceCapacity,
+  seededRandom,
+  walkProgram,
+  type Adapted,
+} from '../packages/core/src/index';
 import { lanternPeople } from '../apps/server/src/demo/lantern-people';
 import { sampleText } from '../packages/core/test/samples';
 
@@ -17,7 +30,9 @@ function median(times: number, run: () => unknown): number {
 
 const people = lanternPeople.map((file) => readAthlete(file, '2026-11-25').athlete);
 const breakwater = parseWorkout(sampleText('breakwater')).workout;
-const five = parseWorkout('AMRAP 15:00\n7 db push press @ 2x17.5/12.5 kg\n9 toes-to-bar\n40 m shuttle run\n12 walking lunge\n10 kettlebell swing @ 24/16 kg').workout;
+const five = parseWorkout(
+  'AMRAP 15:00\n7 db push press @ 2x17.5/12.5 kg\n9 toes-to-bar\n40 m shuttle run\n12 walking lunge\n10 kettlebell swing @ 24/16 kg',
+).workout;
 const t1 = parseWorkout('for time, cap 30:00\n6 rounds\n  400 m run\n  21 kettlebell swing @ 24/16 kg\n  7 strict toes-to-bar').workout;
 const reference = referenceCapacity('men');
 
@@ -26,15 +41,32 @@ const deterministic = median(2000, () => walkProgram(t1Program));
 say(`deterministic run of T1: ${(deterministic * 1000).toFixed(0)} µs; compiling it ${(median(500, () => compile(t1, reference)) * 1000).toFixed(0)} µs`);
 const seeded = median(7, () => predictWorkout(t1, reference, { seed: 1, runs: 1000 }));
 say(`1000 seeded predictions of T1: ${seeded.toFixed(0)} ms`);
-say(`one adaptation, three slots: ${median(30, () => adapt(breakwater, people[0]!)).toFixed(0)} ms; five slots: ${median(30, () => adapt(five, people[0]!)).toFixed(0)} ms`);
+say(
+  `one adaptation, three slots: ${median(30, () => adapt(breakwater, people[0]!)).toFixed(0)} ms; five slots: ${median(30, () => adapt(five, people[0]!)).toFixed(0)} ms`,
+);
 const all = median(3, () => people.map((athlete): Adapted => adapt(breakwater, athlete)));
 say(`the class of ${people.length} demo athletes: ${all.toFixed(0)} ms`);
-const long = (rounds: number) => compile(parseWorkout(`for time, cap 3:00:00\n${rounds} rounds\n  10 push-up\n  10 air squat`).workout, estimateCapacity(people[1]!));
+const long = (rounds: number) =>
+  compile(parseWorkout(`for time, cap 3:00:00\n${rounds} rounds\n  10 push-up\n  10 air squat`).workout, estimateCapacity(people[1]!));
 const [short, longer] = [long(20), long(80)];
-say(`cost over rounds: 80 rounds take ${(median(300, () => walkProgram(longer)) / median(300, () => walkProgram(short))).toFixed(1)} × 20 rounds (4 is linear)`);
+say(
+  `cost over rounds: 80 rounds take ${(median(300, () => walkProgram(longer)) / median(300, () => walkProgram(short))).toFixed(1)} × 20 rounds (4 is linear)`,
+);
 const random = seededRandom(3);
 const sizes = [0.5, 1, 1.25, 2.5, 5, 10, 15, 20, 25];
-const kits = Array.from({ length: 10_000 }, () => readKit([`barbell 20 kg, plates ${sizes.filter(() => random() < 0.5).map((size) => `${2 + 2 * Math.floor(random() * 2)}x${size}`).join(' ') || '2x10'} kg`, 'adjustable dumbbell 4-24 kg step 2 x 2']).items);
+const kits = Array.from(
+  { length: 10_000 },
+  () =>
+    readKit([
+      `barbell 20 kg, plates ${
+        sizes
+          .filter(() => random() < 0.5)
+          .map((size) => `${2 + 2 * Math.floor(random() * 2)}x${size}`)
+          .join(' ') || '2x10'
+      } kg`,
+      'adjustable dumbbell 4-24 kg step 2 x 2',
+    ]).items,
+);
 const began = performance.now();
 for (const kit of kits) feasibleLoads(kit);
 say(`loads of 10 000 random kits: ${(performance.now() - began).toFixed(0)} ms`);

@@ -8,7 +8,15 @@ import { build } from 'esbuild';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const out = join(root, 'bench/dist/bench.mjs');
-await build({ entryPoints: [join(root, 'bench/bench.ts')], outfile: out, bundle: true, platform: 'node', format: 'esm', target: 'node20', logLevel: 'warning' });
+await build({
+  entryPoints: [join(root, 'bench/bench.ts')],
+  outfile: out,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  logLevel: 'warning',
+});
 const run = spawnSync(process.execPath, [out, ...process.argv.slice(2)], { stdio: 'inherit', cwd: root });
 const assets = join(root, 'apps/web/dist/assets');
 if (!existsSync(assets)) spawnSync(process.execPath, [join(root, 'tools/build.mjs'), 'web'], { stdio: 'inherit' });
@@ -16,5 +24,7 @@ const html = readFileSync(join(root, 'apps/web/dist/index.html'), 'utf8');
 const first = [...html.matchAll(/(?:src|href)="\/assets\/([^"]+)"/g)].map((found) => found[1]);
 const kilobytes = (names) => names.reduce((sum, name) => sum + gzipSync(readFileSync(join(assets, name))).length, 0) / 1024;
 const scripts = readdirSync(assets).filter((name) => name.endsWith('.js'));
-console.log(`page load: ${kilobytes(first).toFixed(0)} kB gzipped before the first screen, ${kilobytes(scripts).toFixed(0)} kB of script in all (${scripts.length} files), largest ${Math.max(...scripts.map((name) => statSync(join(assets, name)).size)) >> 10} kB plain`);
+console.log(
+  `page load: ${kilobytes(first).toFixed(0)} kB gzipped before the first screen, ${kilobytes(scripts).toFixed(0)} kB of script in all (${scripts.length} files), largest ${Math.max(...scripts.map((name) => statSync(join(assets, name)).size)) >> 10} kB plain`,
+);
 process.exitCode = run.status ?? 1;
