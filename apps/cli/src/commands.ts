@@ -1,4 +1,5 @@
 /** The commands of gambito. Each reads, calls the core, prints. */
+import { existsSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { fileSchemas, jsonSchemaOf, presentAdapted, presentLoads, presentMovement, presentPrediction, rounded, type FileSchemaName } from '@gambito/contract';
 import {
@@ -116,6 +117,12 @@ function predictCommand(path: string, options: Options): number {
   return 0;
 }
 
+/** A version's path is meant beside the results; where nothing lies there, from where the command is run. */
+function versionPath(resultsPath: string, name: string): string {
+  const beside = resolve(dirname(resultsPath), name);
+  return existsSync(beside) ? beside : resolve(name);
+}
+
 function compareCommand(path: string, options: Options): number {
   const { workout } = workoutFrom(path);
   const resultsPath = need(options.results, '--results RESULTS.csv');
@@ -142,8 +149,7 @@ function compareCommand(path: string, options: Options): number {
     if (!score) problems.push({ message: `${line}: “${row['score'] ?? ''}” is no score; expected such as 7+12, 8:41, 182, CAP+14 or 92.5 kg.` });
     if (!athlete || !score) return [];
     try {
-      const version =
-        versionName === '' || versionName.toLowerCase() === 'original' ? workout : workoutFrom(resolve(dirname(resultsPath), versionName)).workout;
+      const version = versionName === '' || versionName.toLowerCase() === 'original' ? workout : workoutFrom(versionPath(resultsPath, versionName)).workout;
       return [{ athlete, version, versionName: versionName || 'original', score, scoreText: (row['score'] ?? '').trim() }];
     } catch (error) {
       if (!(error instanceof InputError)) throw error;

@@ -132,6 +132,19 @@ describe('forgiving reading', () => {
   });
 });
 
+describe('open ladders and chippers', () => {
+  test('3-6-9-… grows by three a round', () => {
+    expect(part('AMRAP 10:00\n3-6-9-12-...\nthruster @ 40 kg\npull-up').reps).toEqual({ thruster: 3, 'pull-up': 3 });
+    expect(formatWorkout(read('AMRAP 10:00\n3-6-9-12-...\nthruster @ 40 kg\npull-up').workout)).toContain('3, +3 each round: thruster @ 40 kg');
+  });
+  test('a buy-in and a cash-out are done once', () =>
+    expect(part('for time, cap 30:00\nbuy-in: 1000 m row\n3 rounds\n  10 burpee\ncash-out: 50 double-unders').reps).toEqual({
+      row: 1000,
+      burpee: 30,
+      'double-under': 50,
+    }));
+});
+
 describe('diagnostics', () => {
   const codes = (text: string) => read(text).diagnostics.map((each) => `${each.level} ${each.code}`);
   test('an unknown movement is underlined and the nearest named', () => {

@@ -34,8 +34,18 @@ export function AthleteScreen() {
   return data ? <Brief token={token} page={data} /> : <Loading what="Fetching your workout" />;
 }
 
+/** On paper everything is open: a folded section cannot be clicked there. */
+function useUnfoldedPrint(): void {
+  useEffect(() => {
+    const unfold = (): void => document.querySelectorAll('details').forEach((each) => each.setAttribute('open', ''));
+    window.addEventListener('beforeprint', unfold);
+    return () => window.removeEventListener('beforeprint', unfold);
+  }, []);
+}
+
 function Brief({ token, page }: { token: string; page: AthletePage }) {
   const { brief } = page;
+  useUnfoldedPrint();
   return (
     <main className="mx-auto max-w-xl px-4 py-4 print:max-w-none">
       <div className="flex items-center gap-2">

@@ -43,6 +43,8 @@ describe('the clock as a value', () => {
       ),
     ).toBe('2+0');
     expect(scoreOfClock(cuesOf('for time, cap 10:00\n50 burpee'), started({ ended: { 0: 312 } }), 'time')).toBe('5:12');
-    expect(scoreOfClock(cuesOf('for time, cap 10:00\n50 burpee'), started(), 'time')).toBeNull();
+    // the athlete adds the reps left
+    expect(scoreOfClock(cuesOf('for time, cap 10:00\n50 burpee'), started(), 'time')).toBe('CAP+');
+    expect(scoreOfClock(cuesOf('3 rounds\n  5 burpee'), started(), 'time')).toBeNull();
   });
 });

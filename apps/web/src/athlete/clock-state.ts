@@ -82,7 +82,7 @@ export function scoreOfClock(cues: readonly ClockCue[], state: ClockState, kind:
   const starts = startsOf(cues, state.ended);
   const lengths = Object.entries(state.ended).map(([index, at]) => at - (starts[Number(index)] ?? 0));
   if (kind === 'eachSet') return lengths.length > 0 ? lengths.map(formatClock).join(' ') : null;
-  if (kind === 'time') return lengths.length > 0 ? formatClock(lengths[0]!) : null;
+  if (kind === 'time') return lengths.length > 0 ? formatClock(lengths[0]!) : cues.some((cue) => cue.kind === 'cap') ? 'CAP+' : null;
   if (kind === 'rounds' || kind === 'sum') return state.taps.length > 0 ? `${state.taps.length}+0` : null;
   return null;
 }

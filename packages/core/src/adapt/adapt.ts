@@ -13,7 +13,7 @@ import { deriveIntent, type Intent, type PartIntent } from '../stimulus/intent';
 import { itemLists, mapSlots, slotsOfPart } from '../workout/walk';
 import { summarize } from '../workout/summary';
 import type { Count, CountUnit, Item, Part, PartKind, Slot, Window, Workout } from '../workout/workout';
-import { choicesFor, hardLimits, type AdaptContext } from './candidates';
+import { choicesFor, hardLimits, similarity, type AdaptContext } from './candidates';
 import type { Choice } from './choice';
 import { roundTime } from './coach-numbers';
 import { combineDrift, insideWindow, noDrift, type Drift } from './drift';
@@ -162,30 +162,28 @@ function withoutLoads(part: Part, intent: PartIntent, context: AdaptContext): Pa
   };
 }
 
-/** A slot nothing in the neighbourhood can fill: any movement at all that may be done here, the likest first. */
-function lastResort(slot: Slot, part: Part, intent: PartIntent, index: number, context: AdaptContext): Slot | null {
+/**
+ * A slot nothing in the neighbourhood can fill: of all movements that may be done here the likest one, then the hardest-working; `taken` ones last.
+ * @returns null when the slot has options of its own
+ */
+function lastResort(slot: Slot, part: Part, intent: PartIntent, index: number, context: AdaptContext, taken: ReadonlySet<string>): Slot | null {
   const question = questionsOf(part, intent, context)[index]!;
   if (choicesFor(question, context).length > 0) return null;
-  const best = movements
+  const original = movementOf(slot.movement);
+  const open = movements
     .filter((each) => !each.prepareOnly && each.anyOf === null)
     .flatMap((each) =>
-      choicesFor({ ...question, slot: { ...slot, movement: each.id, load: null, unit: each.unit } }, context, null)
+      choicesFor({ ...question, slot: { ...slot, movement: each.id, load: null, unit: each.unit, alternatives: [] } }, context, null)
         .filter((choice) => choice.movement === each.id && choice.load === null)
         .slice(0, 1),
     );
-  const top = best.reduce<Choice | null>((a, b) => (a === null || b.bout.joulesPerKg > a.bout.joulesPerKg ? b : a), null);
+  const worth = (choice: Choice): number => {
+    const { pattern, muscle } = similarity(original, movementOf(choice.movement));
+    return pattern + muscle + Math.min(1, choice.bout.joulesPerKg / 300) - (taken.has(choice.movement) ? 1 : 0);
+  };
+  const top = open.reduce<Choice | null>((best, each) => (best === null || worth(each) > worth(best) ? each : best), null);
   return top
-    ? {
-        ...slot,
-        movement: top.movement,
-        unit: movementOf(top.movement).unit,
-        load: null,
-        count: { kind: 'fixed', men: 10, women: 10, low: null },
-        perSide: false,
-        alternatives: [],
-        link: null,
-        bracket: null,
-      }
+    ? { ...slot, movement: top.movement, unit: top.unit, load: null, count: top.count, perSide: top.perSide, alternatives: [], link: null, bracket: null }
     : null;
 }
 
@@ -360,7 +358,12 @@ export function planPart(base: Part, intent: Intent, index: number, context: Ada
   if (base.kind === 'rest' || slotsOfPart(base).length === 0) return { part: base, searched: base, plan: null };
   const replaced = withoutLoads(base, own, context);
   let part = replaced ?? base;
-  const resorts = slotsOfPart(part).map((slot, at) => lastResort(slot, part, own, at, context));
+  const taken = new Set<string>();
+  const resorts = slotsOfPart(part).map((slot, at) => {
+    const resort = lastResort(slot, part, own, at, context, taken);
+    taken.add(resort?.movement ?? slot.movement);
+    return resort;
+  });
   if (resorts.some(Boolean)) {
     let at = 0;
     const replace = (slot: Slot): Slot => resorts[at++] ?? slot;

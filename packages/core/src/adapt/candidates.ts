@@ -48,7 +48,8 @@ const outrankedBy = 5;
 /** Skill an athlete of this level may be given, unless a known max or best set says otherwise. */
 const skillAllowed = { new: 1, newer: 1, trained: 3, competitive: 3 } as const;
 
-function similarity(a: Movement, b: Movement): { pattern: number; muscle: number } {
+/** How alike two movements are, 0…1 each: patterns shared, and the angle between the muscles they tire. */
+export function similarity(a: Movement, b: Movement): { pattern: number; muscle: number } {
   const pattern = patterns.reduce((sum, each) => sum + Math.min(a.patterns[each] ?? 0, b.patterns[each] ?? 0), 0);
   let dot = 0;
   let first = 0;

@@ -74,6 +74,13 @@ class Reader {
     return found;
   }
 
+  /** A slot under an open ladder, as a growing count. */
+  private growing(slot: Slot, rungs: readonly number[]): Slot {
+    const grown: Slot = slot.count.kind === 'rung' ? { ...slot, count: { kind: 'growing', start: rungs[0]!, step: rungs[1]! - rungs[0]! } } : slot;
+    this.lines.set(grown, this.lines.get(slot) ?? 1);
+    return grown;
+  }
+
   /** Lines of one level and what is indented below them → items. */
   items(lines: readonly Line[], bare: SlotContext['bare'], inLadder = false): Item[] {
     const items: Item[] = [];
@@ -86,7 +93,12 @@ class Reader {
       const ladder = readLadder(line.text.replace(/(?:\s+reps)?(?:\s+of)?\s*:?\s*$/i, ''));
       const rest = /^rest\s+(.+)$/i.exec(line.text);
       const pause = rest ? readTimeRange(rest[1]!, 'seconds') : null;
-      if (repeat ?? ladder) {
+      if (ladder?.open && !repeat) {
+        // "3-6-9-…" goes on for ever: every movement below it grows by the same step
+        const below = this.items(children.length > 0 ? children : lines.slice(at + 1), 'rung', true);
+        items.push(...below.map((item) => (item.kind === 'slot' ? this.growing(item, ladder.rungs) : item)));
+        at = children.length > 0 ? end - 1 : lines.length;
+      } else if (repeat ?? ladder) {
         const inside = children.length > 0 ? children : lines.slice(at + 1);
         const clauses = readClauses(repeat?.rest ?? '');
         const below = this.items(inside, ladder && !ladder.open ? 'rung' : bare, Boolean(ladder));
@@ -98,7 +110,7 @@ class Reader {
         const item: Pause = { kind: 'pause', seconds: pause };
         items.push(item);
       } else {
-        items.push(...this.slots(line, line.text, bare));
+        items.push(...this.slots(line, line.text.replace(/^(?:buy-?\s?in|cash-?\s?out)\s*:\s*/i, ''), bare));
         if (children.length > 0) items.push(...this.items(children, bare, inLadder));
         at = end - 1;
       }
