@@ -69,5 +69,11 @@ const kits = Array.from(
 );
 const began = performance.now();
 for (const kit of kits) feasibleLoads(kit);
-say(`loads of 10 000 random kits: ${(performance.now() - began).toFixed(0)} ms`);
+say(`loads of 10 000 random kits, with plates and texts: ${(performance.now() - began).toFixed(0)} ms`);
+const bars = Array.from({ length: 10_000 }, () =>
+  sizes.filter(() => random() < 0.5).map((size) => ({ grams: size * 1000, pairs: 1 + Math.floor(random() * 2) })),
+);
+const barsBegan = performance.now();
+for (const pairs of bars) barLoads(20_000, pairs);
+say(`bar loads of 10 000 random plate sets: ${(performance.now() - barsBegan).toFixed(0)} ms`);
 say(`reading the sample texts: ${(median(200, () => parseWorkout(sampleText('night-watch'))) * 1000).toFixed(0)} µs for the longest`);

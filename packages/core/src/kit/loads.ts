@@ -19,7 +19,17 @@ export interface FeasibleLoad {
   readonly approximate?: true;
 }
 
-const kg = (grams: number): string => trimNumber(grams / 1000, 2);
+const order: readonly Implement[] = ['barbell', 'dumbbell', 'kettlebell', 'sandbag', 'backpack', 'can', 'plate', 'vest', 'band', 'stick'];
+
+const written = new Map<number, string>();
+/** kilograms as text; the few hundred masses there are keep being asked for */
+function kg(grams: number): string {
+  const known = written.get(grams);
+  if (known !== undefined) return known;
+  const text = trimNumber(grams / 1000, 2);
+  if (written.size < 20_000) written.set(grams, text);
+  return text;
+}
 
 export interface BarLoad {
   readonly totalGrams: number;
@@ -35,19 +45,35 @@ export interface BarLoad {
  */
 export function barLoads(barGrams: number, pairs: readonly { readonly grams: number; readonly pairs: number }[]): BarLoad[] {
   if (!Number.isInteger(barGrams) || barGrams <= 0) throw new RangeError(`barLoads: expected barGrams a positive integer, got ${barGrams}`);
-  let sides = new Map<number, readonly number[]>([[0, []]]);
+  // nodes of a tree: each side total is reached from a smaller one by `used` plates of one mass; plates are listed only at the end
+  const side: number[] = [0];
+  const parent: number[] = [-1];
+  const plate: number[] = [0];
+  const used: number[] = [0];
+  const pieces: number[] = [0];
+  const bySide = new Map<number, number>([[0, 0]]);
   for (const { grams, pairs: most } of [...pairs].sort((a, b) => b.grams - a.grams)) {
     if (!Number.isInteger(grams) || grams <= 0) throw new RangeError(`barLoads: expected plate grams a positive integer, got ${grams}`);
-    const next = new Map(sides);
-    for (const [side, plates] of sides)
-      for (let used = 1; used <= most; used++) {
-        const total = side + used * grams;
-        const known = next.get(total);
-        if (!known || known.length > plates.length + used) next.set(total, [...plates, ...Array.from({ length: used }, () => grams)]);
+    const before = [...bySide.values()];
+    for (const node of before)
+      for (let count = 1; count <= most; count++) {
+        const total = side[node]! + count * grams;
+        const known = bySide.get(total);
+        if (known !== undefined && pieces[known]! <= pieces[node]! + count) continue;
+        side.push(total);
+        parent.push(node);
+        plate.push(grams);
+        used.push(count);
+        pieces.push(pieces[node]! + count);
+        bySide.set(total, side.length - 1);
       }
-    sides = next;
   }
-  return [...sides.entries()].map(([side, sideGrams]) => ({ totalGrams: barGrams + 2 * side, sideGrams })).sort((a, b) => a.totalGrams - b.totalGrams);
+  const platesOf = (node: number): number[] => {
+    const list: number[] = [];
+    for (let at = node; at > 0; at = parent[at]!) for (let count = 0; count < used[at]!; count++) list.push(plate[at]!);
+    return list.reverse();
+  };
+  return [...bySide.entries()].sort((a, b) => a[0] - b[0]).map(([total, node]) => ({ totalGrams: barGrams + 2 * total, sideGrams: platesOf(node) }));
 }
 
 function loadsOfBar(item: BarbellItem): FeasibleLoad[] {
@@ -120,14 +146,12 @@ function pairsAcross(items: readonly KitItem[]): FeasibleLoad[] {
     .map((each) => singleAndPair(each.implement, each.grams, 2, each.implement === 'can' ? 'water can' : each.implement)[1]!);
 }
 
-const order: readonly Implement[] = ['barbell', 'dumbbell', 'kettlebell', 'sandbag', 'backpack', 'can', 'plate', 'vest', 'band', 'stick'];
-
 /** Every load each implement of the kit can make, by implement, then count, then mass; no load twice. */
 export function feasibleLoads(kit: readonly KitItem[]): FeasibleLoad[] {
   const all = [...kit.flatMap(loadsOfItem), ...pairsAcross(kit)];
-  const unique = new Map<string, FeasibleLoad>();
+  const unique = new Map<number, FeasibleLoad>();
   for (const load of all) {
-    const key = `${load.implement} ${load.count} ${load.grams}`;
+    const key = (load.grams * 2 + load.count) * order.length + order.indexOf(load.implement);
     const known = unique.get(key);
     if (!known || (load.platesPerSideGrams?.length ?? 0) < (known.platesPerSideGrams?.length ?? 0)) unique.set(key, load);
   }
