@@ -1,6 +1,7 @@
 /** Speed in one run: medians of repeated calls after a warm-up. Figures depend on the machine; the ratios should not. */
 import {
   adapt,
+  barLoads,
   compile,
   estimateCapacity,
   feasibleLoads,

@@ -1,22 +1,11 @@
 /** `npm run bench`: figures and ratios of one run on this machine. Builds bench/bench.ts against the core and runs it; page sizes come from the built application. */
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { build } from 'esbuild';
+import { bundleBench, root } from './lib/bundle.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const out = join(root, 'bench/dist/bench.mjs');
-await build({
-  entryPoints: [join(root, 'bench/bench.ts')],
-  outfile: out,
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  logLevel: 'warning',
-});
+const out = await bundleBench('bench');
 const run = spawnSync(process.execPath, [out, ...process.argv.slice(2)], { stdio: 'inherit', cwd: root });
 const assets = join(root, 'apps/web/dist/assets');
 if (!existsSync(assets)) spawnSync(process.execPath, [join(root, 'tools/build.mjs'), 'web'], { stdio: 'inherit' });

@@ -29,22 +29,27 @@ export function slotsOfWorkout(workout: Pick<Workout, 'parts'>): { part: number;
   return workout.parts.flatMap((part, partIndex) => slotsOfPart(part).map((value, slot) => ({ part: partIndex, slot, value })));
 }
 
-/** A copy of the part in which each slot (numbered in reading order) went through `change`. */
-export function mapSlots(part: Part, change: (slot: Slot, index: number) => Slot): Part {
-  let next = 0;
-  const mapItems = (items: readonly Item[]): Item[] =>
-    items.map((item) => (item.kind === 'slot' ? change(item, next++) : item.kind === 'block' ? { ...item, items: mapItems(item.items) } : item));
+/** A copy of the part in which each of its item lists went through `change`, in reading order. */
+function mapLists(part: Part, change: (items: readonly Item[]) => Item[]): Part {
   switch (part.kind) {
     case 'rest':
       return part;
     case 'every':
     case 'intervals':
-      return { ...part, stations: part.stations.map(mapItems) };
+      return { ...part, stations: part.stations.map(change) };
     case 'windows':
-      return { ...part, windows: part.windows.map(mapItems) };
+      return { ...part, windows: part.windows.map(change) };
     default:
-      return { ...part, items: mapItems(part.items) };
+      return { ...part, items: change(part.items) };
   }
+}
+
+/** A copy of the part in which each slot (numbered in reading order) went through `change`. */
+export function mapSlots(part: Part, change: (slot: Slot, index: number) => Slot): Part {
+  let next = 0;
+  const mapItems = (items: readonly Item[]): Item[] =>
+    items.map((item) => (item.kind === 'slot' ? change(item, next++) : item.kind === 'block' ? { ...item, items: mapItems(item.items) } : item));
+  return mapLists(part, mapItems);
 }
 
 /** A copy of the part in which each block went through `change`, outermost first. */
@@ -55,17 +60,7 @@ export function mapBlocks(part: Part, change: (block: Block) => Block): Part {
       const changed = change(item);
       return { ...changed, items: mapItems(changed.items) };
     });
-  switch (part.kind) {
-    case 'rest':
-      return part;
-    case 'every':
-    case 'intervals':
-      return { ...part, stations: part.stations.map(mapItems) };
-    case 'windows':
-      return { ...part, windows: part.windows.map(mapItems) };
-    default:
-      return { ...part, items: mapItems(part.items) };
-  }
+  return mapLists(part, mapItems);
 }
 
 /** The rungs a block is walked through: its ladder, or its longest own ladder, or its rounds. */
