@@ -64,7 +64,6 @@ export const briefSchema = z.object({
     totalSeconds: z.number().nullable(),
   }),
   scoreKind: z.string(),
-  repsPerRound: z.number().nullable(),
 });
 export type Brief = z.infer<typeof briefSchema>;
 
@@ -147,7 +146,6 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     warnings: adapted.warnings.map((each) => each.message),
     clock: { cues: clock.cues.map((cue) => ({ ...cue, lines: [...cue.lines] })), totalSeconds: clock.totalSeconds },
     scoreKind: adapted.workout.parts[scored]?.score ?? 'done',
-    repsPerRound: null,
   };
 }
 

@@ -93,7 +93,7 @@ export const ruleSpecs = {
   unfinished: {
     question: 'Unfinished at the cap',
     why: 'One second a rep keeps the order without pretending to know more.',
-    active: true,
+    active: false,
     options: [option('capPlusReps', 'cap + one second a rep left'), option('reps', 'reps done'), option('equivalentTime', 'equivalent time')],
   },
   halfSkill: {
