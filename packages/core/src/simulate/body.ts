@@ -67,6 +67,13 @@ export function formAtFitness(factor: number): Form {
 
 const groups = muscles.length;
 
+/** e^−x for 0 ≤ x ≤ 3 within 3 % of the whole, as the reciprocal of its series: cheaper than Math.exp, and falling for every x. */
+const decay = (x: number): number => 1 / (1 + x * (1 + x * (0.5 + x * (1 / 6 + x / 24))));
+/** What is left, in the mean, of something that arrived evenly over x time constants: (1 − e^−x)/x. */
+const meanDecay = (x: number): number => (x < 1e-6 ? 1 : (1 - decay(x)) / x);
+/** s of running or rowing after which the legs alone would stop; breathing does long before (round figure) */
+const engineEndurance = 2400;
+
 export class Body {
   readonly fast = new Float64Array(groups);
   readonly slow = new Float64Array(groups);
@@ -85,11 +92,16 @@ export class Body {
     this.reserve = this.fullReserve;
   }
 
-  /** Fatigue as the movement feels it: the tiredest of the muscles it uses, softly. 0…0.97 */
-  fatigue(demand: Demand): number {
+  /**
+   * Fatigue as the movement feels it: the tiredest of the muscles it uses, softly. 0…0.97
+   * @param more share of the reps at hand about to be added, and `seconds` it will take: what the middle of a set is met with
+   */
+  fatigue(demand: Demand, more = 0, seconds = 0): number {
     let sum = 0;
     for (const group of demand.groups) {
-      const felt = demand.tires[group]! * (this.fast[group]! + this.slow[group]!);
+      const weight = demand.tires[group]!;
+      const time = (seconds * (1 - (1 - this.set.workRecovery) * weight)) / this.set.fastTau;
+      const felt = weight * (this.fast[group]! * decay(time) + this.slow[group]! + more * weight * meanDecay(time));
       const cube = felt * felt * felt;
       sum += cube * cube;
     }
@@ -146,16 +158,17 @@ export class Body {
     this.worked += seconds;
   }
 
-  private tire(demand: Demand, share: number, seconds: number): void {
-    const slowShare = this.set.slowFloor + this.set.slowGrowth * this.fatigue(demand);
-    const fastRest = Math.exp(-seconds / this.set.fastTau);
-    const slowRest = Math.exp(-seconds / this.set.slowTau);
+  private tire(demand: Demand, share: number, seconds: number, midFatigue: number): void {
+    const slowShare = this.set.slowFloor + this.set.slowGrowth * midFatigue;
     for (let group = 0; group < groups; group++) {
       const weight = demand.tires[group]!;
       // a muscle at work recovers little, one that is spared recovers as at rest
-      const recovery = 1 - (1 - this.set.workRecovery) * weight;
-      const fast = this.fast[group]! * (1 - (1 - fastRest) * recovery) + share * weight * (1 - slowShare);
-      const slow = this.slow[group]! * (1 - (1 - slowRest) * recovery) + share * weight * slowShare;
+      const recovering = seconds * (1 - (1 - this.set.workRecovery) * weight);
+      const inFast = recovering / this.set.fastTau;
+      const inSlow = recovering / this.set.slowTau;
+      // what the set adds has begun to recover by its end
+      const fast = this.fast[group]! * decay(inFast) + share * weight * (1 - slowShare) * meanDecay(inFast);
+      const slow = this.slow[group]! * decay(inSlow) + share * weight * slowShare * meanDecay(inSlow);
       const whole = fast + slow;
       const clip = whole > 1 ? 1 / whole : 1;
       this.fast[group] = fast * clip;
@@ -163,25 +176,32 @@ export class Body {
     }
   }
 
-  /** Seconds that `count` reps in a row would take now, without doing them. The local and the breathing time meet in a soft maximum (4-norm). */
-  setSeconds(demand: Demand, count: number, ahead: number): number {
+  /**
+   * Does `count` reps in a row, or as many of them as fit in `mostSeconds`, at the fatigue of their middle.
+   * The local and the breathing time meet in a soft maximum (4-norm).
+   * @returns the share of `count` done, 0…1; the time it took is what {@link elapsed} moved by
+   */
+  perform(demand: Demand, count: number, ahead: number, mostSeconds: number): number {
     const watts = this.power(ahead);
-    if (demand.secondsPerUnit) return count * demand.secondsPerUnit(watts * (1 - 0.12 * this.fatigue(demand)));
+    const half = 0.5 * count * (demand.secondsPerUnit ? demand.secondsPerUnit(watts) : Math.max(demand.cycleSeconds, demand.joulesPerKg / watts));
+    const atHand = demand.secondsPerUnit ? 0 : this.available(demand, Math.max(5, ahead - half));
+    const fatigue = this.fatigue(demand, atHand > 0 ? Math.min(1, (0.5 * count) / atHand) : 0, half);
+    const whole = this.secondsFor(demand, count, watts, fatigue);
+    const done = whole > mostSeconds ? mostSeconds / whole : 1;
+    const seconds = whole * done;
+    this.spend(demand.secondsPerUnit ? watts * seconds : count * done * demand.joulesPerKg, seconds);
+    this.tire(demand, demand.secondsPerUnit ? seconds / engineEndurance : (count * done) / atHand, seconds, fatigue);
+    return done;
+  }
+
+  private secondsFor(demand: Demand, count: number, watts: number, fatigue: number): number {
+    if (demand.secondsPerUnit) return count * demand.secondsPerUnit(watts * (1 - 0.12 * fatigue));
     if (demand.isHold) return count * demand.cycleSeconds;
-    const fatigue = this.fatigue(demand);
     const local = count * demand.cycleSeconds * this.form.pace * (1 + this.set.cycleSlowing * fatigue * fatigue);
     const breathing = (count * demand.joulesPerKg) / watts;
     const ratio = breathing / local;
     const square = ratio * ratio;
     return local * Math.sqrt(Math.sqrt(1 + square * square));
-  }
-
-  /** Does `count` reps in a row in `seconds`. */
-  work(demand: Demand, count: number, seconds: number, ahead: number): void {
-    const joules = demand.secondsPerUnit ? this.power(ahead) * seconds : count * demand.joulesPerKg;
-    this.spend(joules, seconds);
-    const share = demand.secondsPerUnit ? seconds / 2400 : count / this.available(demand, ahead);
-    this.tire(demand, share, seconds);
   }
 
   /** How many reps are taken before a break is planned. */

@@ -5,6 +5,7 @@
  */
 import { Body, usualForm, type Form } from './body';
 import { predictedMaxLoad, strengthLoad } from './max-load';
+import type { Demand } from './demand';
 import type { MoveStep, PartProgram, Program, Step } from './program';
 
 export interface TraceBlock {
@@ -42,6 +43,11 @@ export interface WalkOptions {
   readonly trace?: boolean;
   /** a first guess of each part's length, s, for pacing; from an earlier run */
   readonly lengths?: readonly number[];
+  /**
+   * `set` (the default) does a set in one piece, long ones in a few; `rep` does every repetition, ten metres or second on its own:
+   * the slow reference the fast walk is checked against
+   */
+  readonly stride?: 'set' | 'rep';
 }
 
 /** Nobody works longer than this without an end in sight; a part that would is cut off here and says so. */
@@ -79,29 +85,39 @@ class Walker {
     while (done < most - 1e-9 && this.now < limit - 1e-9 && guard++ < 3000) {
       const full = this.body.setSize(demand, ahead(), step.unbroken);
       const chunk = demand.secondsPerUnit ? chunkOf(demand, step.count, limit - this.now) : full;
-      let size = Math.min(most - done, this.options.whole && !demand.secondsPerUnit ? Math.max(1, Math.floor(full + 1e-9)) : chunk);
+      const planned = Math.min(most - done, this.options.whole && !demand.secondsPerUnit ? Math.max(1, Math.floor(full + 1e-9)) : chunk);
       if (done > 0 && !demand.secondsPerUnit) {
         // a break is worth what it leads to: a last half set costs half a break, so reps and fitness never make a jump
-        const part = this.options.whole ? 1 : Math.min(1, size / full);
+        const part = this.options.whole ? 1 : Math.min(1, planned / full);
         this.rest(Math.min(this.body.breakSeconds(demand, ahead()) * part, Math.max(0, limit - this.now)));
         if (this.now >= limit - 1e-9) break;
       }
-      let seconds = this.body.setSeconds(demand, size, ahead());
-      if (this.now + seconds > limit) {
-        const fits = (limit - this.now) / seconds;
-        size = this.options.whole && !demand.secondsPerUnit ? Math.floor(size * fits + 1e-9) : size * fits;
-        seconds = limit - this.now;
-      }
-      if (size > 0) this.body.work(demand, size, seconds, ahead());
-      else this.body.rest(seconds);
-      this.now += seconds;
-      this.workSeconds += seconds;
+      const size = this.inARow(demand, planned, limit, finish);
       done += size;
       if (tracing) sets.push(size);
       if (!Number.isFinite(this.now)) throw new RangeError(`Walker.move: time is not finite at ${demand.movement.id}`);
     }
     if (tracing && (done > 0 || this.now > start)) this.trace.push({ part, slot: step.slot, round: step.round, start, end: this.now, count: done, sets });
     return { share: step.count === null ? 1 : Math.min(1, done / step.count), count: done };
+  }
+
+  /** `planned` reps without a break, cut at `limit`. @returns the reps done */
+  private inARow(demand: Demand, planned: number, limit: number, finish: number): number {
+    const stride = this.options.stride === 'rep' ? unitOf(demand) : longestChunk(demand, planned);
+    let done = 0;
+    while (done < planned - 1e-9 && this.now < limit - 1e-9) {
+      const size = Math.min(stride, planned - done);
+      const before = this.body.elapsed();
+      const share = this.body.perform(demand, size, Math.max(5, finish - this.now), limit - this.now);
+      const seconds = this.body.elapsed() - before;
+      if (!Number.isFinite(seconds)) throw new RangeError(`Walker.inARow: time is not finite at ${demand.movement.id}`);
+      this.now += seconds;
+      this.workSeconds += seconds;
+      // whole-rep mode: the rep that the clock cut off is not counted
+      done += this.options.whole && share < 1 && !demand.secondsPerUnit ? Math.floor(size * share + 1e-9) : size * share;
+      if (share < 1) break;
+    }
+    return done;
   }
 
   /** All steps once. @returns worth done and whole, and where it stopped */
@@ -140,9 +156,19 @@ class Walker {
   }
 }
 
+/** Steps of the reference walk: one repetition, one calorie, one second, ten metres. */
+const unitOf = (demand: Demand): number => (demand.unit === 'm' ? 10 : 1);
+
+/** A long set is done in equal pieces of about half a minute, so that its fatigue is met where it arises. */
+const pieceSeconds = 30;
+function longestChunk(demand: Demand, planned: number): number {
+  const seconds = demand.secondsPerUnit ? 0 : planned * demand.cycleSeconds;
+  return seconds <= pieceSeconds ? planned : planned / Math.ceil(seconds / pieceSeconds);
+}
+
 /** Engine work goes in chunks, so that pace follows the reserve. */
 function chunkOf(demand: MoveStep['demand'], count: number | null, time: number): number {
-  if (count !== null) return count / Math.min(6, Math.max(1, Math.ceil(count / (demand.unit === 'm' ? 250 : 12))));
+  if (count !== null) return count / Math.min(9, Math.max(1, Math.ceil(count / (demand.unit === 'm' ? 150 : 8))));
   const unit = demand.secondsPerUnit!(12);
   return Math.max(1e-3, Math.min(time, 20) / unit);
 }
@@ -258,7 +284,7 @@ function runPart(walker: Walker, program: PartProgram, index: number, expected: 
       const kg = predictedMaxLoad(walker.body, program.steps(0, 0), part.seconds);
       const attempts = Math.max(1, Math.floor(part.seconds / 65));
       for (let attempt = 0; attempt < attempts; attempt++) {
-        for (const step of program.steps(0, 0)) if (step.kind === 'move') walker.body.work(step.demand, Math.min(0.6, step.count ?? 1), 4, 600);
+        for (const step of program.steps(0, 0)) if (step.kind === 'move') walker.body.perform(step.demand, Math.min(0.6, step.count ?? 1), 600, Infinity);
         walker.rest(part.seconds / attempts);
       }
       walker.now = startSeconds + part.seconds;
@@ -272,9 +298,9 @@ function runPart(walker: Walker, program: PartProgram, index: number, expected: 
         kg = Math.max(kg, strengthLoad(walker.body, steps));
         for (const step of steps)
           if (step.kind === 'move') {
-            const seconds = (step.count ?? 5) * step.demand.cycleSeconds * 1.3;
-            walker.body.work(step.demand, Math.min(step.count ?? 5, 0.8 * step.demand.repsToFailure), seconds, 600);
-            walker.now += seconds;
+            const before = walker.body.elapsed();
+            walker.body.perform(step.demand, Math.min(step.count ?? 5, 0.8 * step.demand.repsToFailure), 600, Infinity);
+            walker.now += walker.body.elapsed() - before;
           }
         const rest = part.everySeconds !== null ? start + part.everySeconds - walker.now : (part.restBetween?.high ?? 150);
         if (part.everySeconds !== null || set < part.sets - 1) walker.rest(rest);
