@@ -6,7 +6,7 @@ import {
   adapt,
   barePlace,
   compareScores,
-  estimateCapacity,
+  capacityOf,
   findMovement,
   formatClock,
   formatWorkout,
@@ -103,15 +103,25 @@ function adaptCommand(path: string, options: Options): number {
 function predictCommand(path: string, options: Options): number {
   const { workout } = workoutFrom(path);
   const { athlete } = who(options);
-  const predicted = presentPrediction(workout, estimateCapacity(athlete), options.seed);
+  const predicted = presentPrediction(workout, capacityOf(athlete), options.seed);
   if (options.json) printJson(predicted);
   else {
     print(`Predicted: ${bandText(predicted.predicted)}`);
-    predicted.pacing.sets.forEach((each, index) =>
+    if (predicted.predicted.perPart.length > 1)
+      for (const each of predicted.predicted.perPart) print(`  part ${each.part + 1}${each.set === null ? '' : `, set ${each.set + 1}`}: ${bandText(each)}`);
+    const { sets, breaks, limiting, attempts } = predicted.pacing;
+    sets.forEach((each, index) => {
+      const later = each.later.join() === each.first.join() ? '' : `, later ${each.later.join('-')}`;
+      const pause = breaks[index]!.seconds > 0 ? `, ${breaks[index]!.seconds} s between` : '';
+      const decides = limiting === index ? '; decides the score' : '';
       print(
-        `  ${wordsOf(each.movement)}: ${each.first.join('-')}${each.later.join() === each.first.join() ? '' : `, later ${each.later.join('-')}`}${predicted.pacing.limiting === index ? ' (decides the score)' : ''}`,
-      ),
-    );
+        `  ${wordsOf(each.movement)}: ${each.first.join('-')}${later}${pause}; ${formatClock(each.seconds)} in all, ${Math.round(each.lostSeconds)} s of it lost to breaks and slowing${decides}`,
+      );
+      if (breaks[index]!.planB) print(`    ${breaks[index]!.planB}`);
+    });
+    for (const each of attempts)
+      print(`  part ${each.part + 1}, attempts: ${each.list.map(({ atSeconds, kg }) => `${formatClock(atSeconds)} ${kg} kg`).join(', ')}`);
+    for (const each of predicted.warnings) warn(`warning: ${each.message}`);
     for (const each of predicted.assumed) warn(`assumed: ${each}`);
   }
   return 0;

@@ -8,6 +8,7 @@ const placeFile = z.object({
   name: z.string().optional(),
   floor: z.string().describe('length × width in metres: 3 x 2 m').optional(),
   ceiling: text.optional(),
+  to_street: text.optional(),
   noise: z.enum(['free', 'normal', 'quiet']).optional(),
   kit: z.array(z.string()).describe('one line an item, or several with commas: dumbbell 10 kg x 2').optional(),
 });
@@ -28,6 +29,10 @@ export const athleteFileSchema = z.object({
   time_available: text.optional(),
   place: placeFile.optional(),
   places: z.array(placeFile).optional(),
+  results: z
+    .array(z.object({ workout: z.string(), score: text }))
+    .describe('scores of workouts already done: the text of the version, and its score')
+    .optional(),
 });
 export const rulesFileSchema = z.object(
   Object.fromEntries(
@@ -134,10 +139,24 @@ export const parseSchema = z.object({ workout: workoutSchema, summary: summarySc
 export const predictSchema = z.object({
   predicted: predictedSchema,
   pacing: z.object({
-    sets: z.array(z.object({ part: z.number(), slot: z.number(), movement: z.string(), first: z.array(z.number()), later: z.array(z.number()) })),
+    sets: z.array(
+      z.object({
+        part: z.number(),
+        slot: z.number(),
+        movement: z.string(),
+        first: z.array(z.number()),
+        later: z.array(z.number()),
+        seconds: z.number(),
+        lostSeconds: z.number(),
+        wonSeconds: z.number(),
+      }),
+    ),
     breaks: z.array(z.object({ part: z.number(), slot: z.number(), seconds: z.number(), planB: z.string().nullable() })),
-    limiting: z.number().nullable(),
+    limiting: z.number().nullable().describe('number in `sets` of the slot that decides the score'),
+    neverReached: z.array(z.object({ part: z.number(), slot: z.number() })),
+    attempts: z.array(z.object({ part: z.number(), list: z.array(z.object({ atSeconds: z.number(), kg: z.number() })) })),
   }),
+  warnings: z.array(z.object({ code: z.string(), message: z.string() })),
   assumed: z.array(z.string()),
 });
 export const boardRowSchema = z.object({
@@ -159,6 +178,8 @@ export const loadSchema = z.object({
   text: z.string(),
   platesPerSideKg: z.array(z.number()).optional(),
   approximate: z.literal(true).optional(),
+  lowKg: z.number().optional(),
+  highKg: z.number().optional(),
 });
 export const loadsSchema = z.object({ loads: z.array(loadSchema) });
 export const cueSchema = z.object({

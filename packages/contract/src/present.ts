@@ -1,5 +1,16 @@
 /** Core values → the shapes of the contract. One place, so that the command line and the server cannot differ. */
-import { feasibleLoads, planPacing, predictWorkout, type Adapted, type Capacity, type KitItem, type Movement, type Workout } from '@gambito/core';
+import {
+  describeLoad,
+  feasibleLoads,
+  planPacing,
+  predictWorkout,
+  runWarnings,
+  type Adapted,
+  type Capacity,
+  type KitItem,
+  type Movement,
+  type Workout,
+} from '@gambito/core';
 import type { z } from 'zod';
 import type { adaptSchema, loadsSchema, movementSchema, predictSchema } from './file-schemas';
 
@@ -18,9 +29,9 @@ export function presentLoads(kit: readonly KitItem[]): z.infer<typeof loadsSchem
       implement: load.implement,
       count: load.count,
       kg: load.grams / 1000,
-      text: load.text,
+      text: describeLoad(load),
       ...(load.platesPerSideGrams ? { platesPerSideKg: load.platesPerSideGrams.map((grams) => grams / 1000) } : {}),
-      ...(load.approximate ? { approximate: true as const } : {}),
+      ...(load.range ? { approximate: true as const, lowKg: load.range.lowGrams / 1000, highKg: load.range.highGrams / 1000 } : {}),
     })),
   };
 }
@@ -47,15 +58,27 @@ export function presentMovement(movement: Movement): z.infer<typeof movementSche
 }
 
 export function presentPrediction(workout: Workout, capacity: Capacity, seed: number): z.infer<typeof predictSchema> {
-  const { run: _run, assumed, ...predicted } = predictWorkout(workout, capacity, { seed });
+  const { run, assumed, ...predicted } = predictWorkout(workout, capacity, { seed });
   const pacing = planPacing(workout, capacity);
   return rounded({
     predicted: predicted as unknown as z.infer<typeof predictSchema>['predicted'],
     pacing: {
-      sets: pacing.slots.map(({ part, slot, movement, sets, later }) => ({ part, slot, movement, first: [...sets], later: [...later] })),
+      sets: pacing.slots.map(({ part, slot, movement, sets, later, seconds, lostSeconds, wonSeconds }) => ({
+        part,
+        slot,
+        movement,
+        first: [...sets],
+        later: [...later],
+        seconds,
+        lostSeconds,
+        wonSeconds,
+      })),
       breaks: pacing.slots.map(({ part, slot, breakSeconds, planB }) => ({ part, slot, seconds: breakSeconds, planB })),
       limiting: pacing.limiting,
+      neverReached: [...pacing.neverReached],
+      attempts: pacing.attempts.map(({ part, list }) => ({ part, list: [...list] })),
     },
+    warnings: runWarnings(workout.parts, run),
     assumed: [...assumed],
   });
 }

@@ -19,7 +19,9 @@ export { readAthlete, readPlace, readMass, readLength, type AthleteProblem } fro
 export { avoidNames, levels, type Athlete, type AvoidName, type Level } from './athlete/athlete';
 export { readKit, type KitProblem } from './kit/read-kit';
 export { barePlace, type KitItem, type Place } from './kit/kit';
-export { feasibleLoads, barLoads, type FeasibleLoad } from './kit/loads';
+export { describeLoad, feasibleLoads, barLoads, type FeasibleLoad } from './kit/loads';
+export { barPlan } from './kit/bar-plan';
+export { changeSeconds, planPlateChanges, stackChange, usualPlates, type PlatePairs, type PlateStep } from './kit/plate-changes';
 export { obstacles, sentenceForObstacle, needsInWords, violates, type Obstacle } from './kit/feasible';
 
 // capacity and prediction
@@ -30,6 +32,7 @@ export { acsmRunning, criticalSpeed, riegelTime, rowPace, rowPower, skibaTau, ti
 export { constants, formAtFitness, usualForm } from './simulate/body';
 export { compile, type Program } from './simulate/program';
 export { walkProgram, type Run, type TraceBlock } from './simulate/walk-program';
+export { runWarnings, type RunWarning } from './simulate/run-warnings';
 export { predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
 
 // adaptation
@@ -42,13 +45,17 @@ export { driftWeights, type Drift } from './adapt/drift';
 export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';
 export { deriveIntent, type Intent } from './stimulus/intent';
 export { describeStimulus, type PartDescription } from './stimulus/describe';
-export { stimulusOf, type PartStimulus } from './stimulus/stimulus';
+export { bouts, stimulusOf, type PartStimulus } from './stimulus/stimulus';
 
 // pacing, preparation, clock, scores
-export { planPacing, pacingSentence, splitOf, type Pacing } from './pacing/pacing';
+export { planPacing, pacingSentence, type Pacing } from './pacing/pacing';
+export { splitOf, splitsFor } from './pacing/splits';
+export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, type Preparation } from './prepare/prepare';
 export { planClock, countInSeconds, type ClockPlan, type Cue } from './clock/plan-clock';
+export { shareEquipment, type Sharing, type Use } from './clock/share-equipment';
 export { compareScores, elasticityOf, equivalentOf, meanSetFromClock, parOf, repsPerRound, type BoardRow, type Result } from './scoring/compare';
+export { capacityOf, learnFitness, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, type Score } from './scoring/score-text';
 
 // units

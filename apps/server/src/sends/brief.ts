@@ -2,7 +2,7 @@
 import {
   adapt,
   contextFor,
-  estimateCapacity,
+  capacityOf,
   barePlace,
   formatClock,
   formatLoad,
@@ -12,6 +12,7 @@ import {
   pacingSentence,
   parseWorkout,
   planClock,
+  barPlan,
   planPacing,
   prepare,
   slotsOfPart,
@@ -94,7 +95,7 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
   const place = athlete.places[0] ?? barePlace;
   const { loads } = contextFor(athlete, place, rules);
   const preparation = prepare(adapted.workout, athlete, rules);
-  const pacing = planPacing(adapted.workout, estimateCapacity(athlete));
+  const pacing = planPacing(adapted.workout, capacityOf(athlete), place);
   const clock = planClock(adapted.workout);
   const scored = adapted.predicted.perPart[0]?.part ?? 0;
   const parts = adapted.workout.parts.map((part, index) => {
@@ -138,9 +139,15 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
       : null,
     warmUp: [...preparation.warmUp],
     coolDown: [...preparation.coolDown],
-    pacing: pacing.slots.map(
-      (each, index) => `${pacingSentence(each)}${pacing.limiting === index ? ' (this one decides the score)' : ''}${each.planB ? `; ${each.planB}` : ''}`,
-    ),
+    pacing: [
+      ...pacing.slots.map(
+        (each, index) => `${pacingSentence(each)}${pacing.limiting === index ? ' (this one decides the score)' : ''}${each.planB ? `; ${each.planB}` : ''}`,
+      ),
+      ...pacing.attempts.map(
+        ({ list }) => `attempts: ${list.map(({ atSeconds, kg }) => `${formatClock(atSeconds)} ${formatMass(kg, athlete.units)}`).join(', ')}`,
+      ),
+      ...barPlan(adapted.workout, place, athlete.category, athlete.units),
+    ],
     standards: preparation.standards.map((each) => ({ movement: movementOf(each.movement).name, points: [...each.points], noReps: [...each.noReps] })),
     cautions: [...preparation.cautions],
     warnings: adapted.warnings.map((each) => each.message),

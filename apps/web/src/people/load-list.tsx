@@ -20,7 +20,7 @@ export function LoadList({ loads, others, assumed }: { loads: readonly FeasibleL
               {list.length > 14
                 ? `${list.length} loads, ${kg(list[0]!)}–${kg(list[list.length - 1]!)} kg: ${list.slice(0, 6).map(kg).join(', ')} …`
                 : `${list.map(kg).join(', ')} kg`}
-              {list[0]?.approximate && ' (about; a band pulls harder the longer it is)'}
+              {list[0]?.range && ' (about; a band pulls harder the longer it is)'}
             </dd>
           </div>
         ))}

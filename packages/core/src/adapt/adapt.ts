@@ -1,11 +1,11 @@
 /** Adaptation: workout × athlete × place × house rules → one version, with its reasons, its prediction and its drift. Pure and deterministic. */
 import type { Athlete } from '../athlete/athlete';
-import { estimateCapacity } from '../capacity/capacity';
 import { barePlace, type Place } from '../kit/kit';
-import { feasibleLoads, type FeasibleLoad } from '../kit/loads';
+import { describeLoad, feasibleLoads, type FeasibleLoad } from '../kit/loads';
 import { movementOf, movements } from '../movements/catalogue';
 import { formatWorkout } from '../notation/format-workout';
 import { defaultRules, type HouseRules } from '../rules/house-rules';
+import { capacityOf } from '../scoring/learn-fitness';
 import { maxOf } from '../simulate/demand';
 import { predictWorkout, type Prediction } from '../simulate/predict';
 import type { Run } from '../simulate/walk-program';
@@ -82,7 +82,7 @@ export interface AdaptOptions {
 }
 
 export function contextFor(athlete: Athlete, place: Place, rules: HouseRules): AdaptContext {
-  return { athlete, capacity: estimateCapacity(athlete), place, rules, loads: feasibleLoads(place.kit) };
+  return { athlete, capacity: capacityOf(athlete), place, rules, loads: feasibleLoads(place.kit) };
 }
 
 /** What a coach forgot is filled in for the version, so that its text reads without a warning. */
@@ -259,7 +259,7 @@ function versionSlot(
     reps: repsOf(choice.count, headerLadder(part)),
     perSide: choice.perSide,
     load: load
-      ? { kg: load.grams / 1000, implement: load.implement, count: load.count, hold: movement.load?.position ?? 'hands', text: load.text }
+      ? { kg: load.grams / 1000, implement: load.implement, count: load.count, hold: movement.load?.position ?? 'hands', text: describeLoad(load) }
       : written
         ? {
             kg: written[category],
@@ -295,7 +295,7 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
   const planned = intent.base.parts.map((base, index) => planPart(base, intent, index, context, options.locks ?? []));
   const parts = planned.map((each) => each.part);
   const adapted: Workout = { title: workout.title, intent: workout.intent, notes: workout.notes, parts, tiers: [] };
-  const { run, assumed, ...predicted } = predictWorkout(adapted, context.capacity, { seed: options.seed ?? 1, runs: options.runs ?? 100 });
+  const { run, assumed, ...predicted } = predictWorkout(adapted, context.capacity, { seed: options.seed ?? 1, runs: options.runs ?? 100, place });
   const summary = summarize(adapted);
   const drifts = planned.map((each) => each.plan?.drift ?? noDrift);
   const versionParts = planned.map((each, index): VersionPart => {

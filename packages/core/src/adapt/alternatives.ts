@@ -1,4 +1,5 @@
 /** The ranked alternatives of one slot of a version: what a coach sees on pointing at it, with the effect of each on time and drift. */
+import { describeLoad } from '../kit/loads';
 import type { Athlete } from '../athlete/athlete';
 import { barePlace } from '../kit/kit';
 import { movementOf } from '../movements/catalogue';
@@ -67,7 +68,7 @@ export function alternativesFor(
       return {
         movement: choice.movement,
         count: countText(choice),
-        load: choice.load?.text ?? null,
+        load: choice.load ? describeLoad(choice.load) : null,
         reps: choice.count.kind === 'fixed' ? choice.count.men : null,
         loadKg: choice.load ? choice.load.grams / 1000 : null,
         mark: markOf(choice, kept),

@@ -149,7 +149,7 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
   const evaluate = (choices: readonly Choice[], lever: PartLever): Evaluated => {
     evaluations++;
     const filled = applyChoices(part, choices, lever, unit);
-    const program = compile({ parts: [filled] }, context.capacity);
+    const program = compile({ parts: [filled] }, context.capacity, context.place);
     const run = walkProgram(
       program,
       part.kind === 'forTime' && intent.target !== null ? { lengths: [intent.target * (part.score === 'eachSet' ? part.sets : 1)] } : {},
@@ -343,7 +343,7 @@ export function evaluateChoice(
 ): { drift: Drift; result: PartResult } {
   const choices = plan.choices.map((each, index) => (index === slot ? choice : each));
   const filled = applyChoices(part, choices, plan.lever, context.athlete.units);
-  const program = compile({ parts: [filled] }, context.capacity);
+  const program = compile({ parts: [filled] }, context.capacity, context.place);
   const result = walkProgram(program).parts[0]!;
   const workShare = filled.kind === 'every' ? result.workSeconds / Math.max(1, result.endSeconds - result.startSeconds) : null;
   return { drift: driftOf(intent, filled.kind, stimulusOf(program, 0, result), workShare, 0), result };

@@ -2,6 +2,7 @@
 import { sentenceForObstacle } from '../kit/feasible';
 import { movementOf } from '../movements/catalogue';
 import { wordsOf } from '../notation/format-workout';
+import { runWarnings } from '../simulate/run-warnings';
 import type { Run } from '../simulate/walk-program';
 import type { Intent } from '../stimulus/intent';
 import { formatClock } from '../units/duration';
@@ -47,17 +48,8 @@ export function versionWarnings({ workout, adapted, versionParts, intent, run, i
       `Shortened for ${context.athlete.level === 'new' ? 'a new' : 'a newer'} athlete: pieces of 12:00 and longer keep ${Math.round(intent.shortened * 100)} % of their time.`,
     );
   if (inside === false) say('window_missed', 'The predicted score lies outside the window; no version that keeps the limits comes closer.');
-  run.parts.forEach((result, index) => {
-    const part = adapted.parts[index]!;
-    if (part.kind === 'forTime' && result.reached) {
-      const slot = slotsOfPart(part)[result.reached.slot];
-      say(
-        'not_reached',
-        `Part ${index + 1}: time is called at ${slot ? wordsOf(slot.movement) : 'the last movement'}, with about ${Math.round(result.reached.repsLeft)} reps left.`,
-      );
-    }
-    if ((part.kind === 'every' || part.kind === 'windows') && result.fellBehind > 0)
-      say('falls_behind', `Part ${index + 1}: the work does not fit in ${result.fellBehind} of ${part.count} intervals.`);
+  for (const { code, message } of runWarnings(adapted.parts, run)) say(code, message);
+  adapted.parts.forEach((part, index) => {
     if (workout.parts[index] && part.kind !== workout.parts[index].kind)
       say(
         'part_replaced',

@@ -48,6 +48,8 @@ export interface Athlete {
   readonly prefer: Readonly<Record<string, string>>;
   readonly timeAvailableSeconds: number | null;
   readonly places: readonly Place[];
+  /** scores of workouts already done: the text of the version, and the score as written */
+  readonly results?: readonly { readonly workout: string; readonly score: string }[];
   /** what had to be assumed while reading */
   readonly assumed: readonly string[];
 }

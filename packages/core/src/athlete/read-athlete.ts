@@ -3,6 +3,7 @@ import { barePlace, type Place } from '../kit/kit';
 import { readKit } from '../kit/read-kit';
 import { findMovement } from '../movements/names';
 import { isMovementId } from '../movements/catalogue';
+import { readScore } from '../scoring/score-text';
 import { readDuration } from '../units/duration';
 import { poundsToKilograms } from '../units/mass';
 import { avoidNames, levels, type Athlete, type AvoidName, type KnownMax, type Level, type TimedEffort } from './athlete';
@@ -63,23 +64,39 @@ function readTimes(raw: Plain, warn: (key: string, message: string) => void): Ti
   });
 }
 
+function readResults(raw: unknown, warn: (key: string, message: string) => void): { workout: string; score: string }[] {
+  if (raw === undefined || raw === null) return [];
+  const list = Array.isArray(raw) ? raw : [];
+  if (!Array.isArray(raw)) warn('results', 'expected a list of results, each with “workout” and “score”.');
+  return list.flatMap((each, index) => {
+    if (isPlain(each) && text(each['workout']) !== '' && readScore(text(each['score'])) !== null)
+      return [{ workout: text(each['workout']), score: text(each['score']) }];
+    warn(`results.${index + 1}`, 'expected a workout text and a score such as “8:41”, “7+12” or “92.5 kg”.');
+    return [];
+  });
+}
+
 export function readPlace(raw: unknown, warn: (key: string, message: string) => void): Place {
   if (!isPlain(raw)) return barePlace;
   const floor = /^(\d+(?:\.\d+)?)\s*[x×]\s*(\d+(?:\.\d+)?)\s*(?:m)?$/i.exec(text(raw['floor']));
   if (raw['floor'] !== undefined && !floor) warn('place.floor', `“${text(raw['floor'])}” is no floor; expected length × width such as “3 x 2 m”.`);
   const ceiling = raw['ceiling'] === undefined ? barePlace.ceilingM : readLength(raw['ceiling']);
   if (ceiling === null) warn('place.ceiling', `“${text(raw['ceiling'])}” is no height; expected metres such as “2.25 m”.`);
+  const street = raw['to_street'] === undefined ? null : readDuration(text(raw['to_street']));
+  if (raw['to_street'] !== undefined && street === null) warn('place.to_street', `“${text(raw['to_street'])}” is no time; expected seconds such as “20 s”.`);
   const noise = text(raw['noise']) || 'normal';
   if (!['free', 'normal', 'quiet'].includes(noise)) warn('place.noise', `“${noise}” is not known; expected free, normal or quiet.`);
   const lines = Array.isArray(raw['kit']) ? raw['kit'].map(text) : text(raw['kit']).split('\n');
   const kit = readKit(lines);
   for (const problem of kit.problems) warn('place.kit', problem.message);
-  for (const key of Object.keys(raw)) if (!['name', 'floor', 'ceiling', 'noise', 'kit'].includes(key)) warn(`place.${key}`, 'unknown key; left out.');
+  for (const key of Object.keys(raw))
+    if (!['name', 'floor', 'ceiling', 'noise', 'kit', 'to_street'].includes(key)) warn(`place.${key}`, 'unknown key; left out.');
   return {
     name: text(raw['name']) || 'home',
     floor: floor ? { lengthM: Number(floor[1]), widthM: Number(floor[2]) } : barePlace.floor,
     ceilingM: ceiling ?? barePlace.ceilingM,
     noise: ['free', 'normal', 'quiet'].includes(noise) ? (noise as Place['noise']) : 'normal',
+    ...(street === null ? {} : { toStreetSeconds: street }),
     kit: kit.items,
   };
 }
@@ -103,6 +120,7 @@ const known = [
   'place',
   'places',
   'notes',
+  'results',
 ];
 
 /**
@@ -190,6 +208,7 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
       prefer: Object.fromEntries(Object.entries(isPlain(file['prefer']) ? file['prefer'] : {}).map(([key, value]) => [key, text(value)])),
       timeAvailableSeconds: time,
       places: rawPlaces.length > 0 ? rawPlaces.map((each) => readPlace(each, warn)) : [barePlace],
+      results: readResults(file['results'], warn),
       assumed,
     },
     problems,

@@ -22,6 +22,15 @@ export function rowCaloriesPerSecond(watts: number): number {
   return (4 * 0.8604 * watts + 300) / 3600;
 }
 
+/** Stationary bike: P = 0.56 v³ W, a round figure fitted to C3 (400 m run ↔ 800 m). */
+const bikeDrag = 0.56;
+export function bikePower(secondsPerMetre: number): number {
+  return bikeDrag / secondsPerMetre ** 3;
+}
+export function bikePace(watts: number): number {
+  return Math.cbrt(bikeDrag / watts);
+}
+
 /** Monod and Scherrer 1965: time to exhaustion t = W′/(P − CP); infinite at or below CP. Any consistent units of power and work. */
 export function timeAtPower(power: number, criticalPower: number, reserve: number): number {
   return power <= criticalPower ? Infinity : reserve / (power - criticalPower);

@@ -81,7 +81,7 @@ export function sentenceForObstacle(obstacle: Obstacle): string {
 export function countOfAtom(kit: readonly KitItem[], atom: NeedAtom): number {
   let count = 0;
   for (const item of kit) {
-    if (item.kind === 'adjustable') count += atom === 'dumbbell' ? item.count : 0;
+    if (item.kind === 'adjustable' || item.kind === 'handles') count += atom === 'dumbbell' ? item.count : 0;
     else if (item.kind === atom) count += 'count' in item ? item.count : 1;
     else if (atom === 'anchor' && (item.kind === 'couch' || item.kind === 'bar')) count += 1;
     else if (

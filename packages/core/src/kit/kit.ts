@@ -11,6 +11,14 @@ export interface AdjustableItem {
   readonly stepGrams: number;
   readonly count: number;
 }
+/** Dumbbell handles that share a set of plates. */
+export interface HandlesItem {
+  readonly kind: 'handles';
+  readonly handleGrams: number;
+  readonly count: number;
+  /** pieces, not pairs */
+  readonly plates: readonly { readonly grams: number; readonly pieces: number }[];
+}
 export interface KettlebellItem {
   readonly kind: 'kettlebell';
   readonly grams: number;
@@ -67,6 +75,7 @@ export interface PlainItem {
 export type KitItem =
   | DumbbellItem
   | AdjustableItem
+  | HandlesItem
   | KettlebellItem
   | BarbellItem
   | SandbagItem
@@ -85,6 +94,8 @@ export interface Place {
   readonly ceilingM: number;
   readonly noise: 'free' | 'normal' | 'quiet';
   readonly kit: readonly KitItem[];
+  /** one way from here to where a run starts, s; absent: guessed from stairs */
+  readonly toStreetSeconds?: number;
 }
 
 /** What counts when nothing is said: an empty 2 × 2 m under a 2.4 m ceiling. */

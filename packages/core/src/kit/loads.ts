@@ -5,18 +5,17 @@
  */
 import type { Implement } from '../movements/movement';
 import { trimNumber } from '../units/mass';
-import type { BarbellItem, KitItem } from './kit';
+import type { KitItem } from './kit';
 
 export interface FeasibleLoad {
   readonly implement: Implement;
   readonly count: 1 | 2;
-  /** of one implement, bar included */
+  /** of one implement, bar or handle included; for a band the middle of its range */
   readonly grams: number;
-  readonly text: string;
-  /** heaviest first, for a bar */
+  /** one side, heaviest first, where plates are hung */
   readonly platesPerSideGrams?: readonly number[];
-  /** a band: a range, so the figure is approximate */
-  readonly approximate?: true;
+  /** a band: its pull is a range, so the figure is approximate */
+  readonly range?: { readonly name: string; readonly lowGrams: number; readonly highGrams: number };
 }
 
 const order: readonly Implement[] = ['barbell', 'dumbbell', 'kettlebell', 'sandbag', 'backpack', 'can', 'plate', 'vest', 'band', 'stick'];
@@ -76,57 +75,49 @@ export function barLoads(barGrams: number, pairs: readonly { readonly grams: num
   return [...bySide.entries()].sort((a, b) => a[0] - b[0]).map(([total, node]) => ({ totalGrams: barGrams + 2 * total, sideGrams: platesOf(node) }));
 }
 
-function loadsOfBar(item: BarbellItem): FeasibleLoad[] {
-  const pairs = item.plates.map(({ grams, pieces }) => ({ grams, pairs: Math.floor(pieces / 2) })).filter((each) => each.pairs > 0);
-  return barLoads(item.barGrams + item.collarGrams, pairs).map(({ totalGrams, sideGrams }) => ({
-    implement: 'barbell',
-    count: 1,
-    grams: totalGrams,
-    text: sideGrams.length === 0 ? `empty bar ${kg(totalGrams)} kg` : `bar ${kg(totalGrams)} kg (${sideGrams.map(kg).join(' + ')} a side)`,
-    platesPerSideGrams: sideGrams,
-  }));
-}
+const pairsOf = (plates: readonly { readonly grams: number; readonly pieces: number }[], piecesEach: number): { grams: number; pairs: number }[] =>
+  plates.map(({ grams, pieces }) => ({ grams, pairs: Math.floor(pieces / piecesEach) })).filter((each) => each.pairs > 0);
 
-const singleAndPair = (implement: Implement, grams: number, pieces: number, noun: string): FeasibleLoad[] => [
-  { implement, count: 1, grams, text: `${noun} ${kg(grams)} kg` },
-  ...(pieces >= 2 ? [{ implement, count: 2 as const, grams, text: `2 ${noun}s ${kg(grams)} kg` }] : []),
+const plated = (implement: Implement, count: 1 | 2, bar: number, pairs: readonly { readonly grams: number; readonly pairs: number }[]): FeasibleLoad[] =>
+  barLoads(bar, pairs).map(({ totalGrams, sideGrams }) => ({ implement, count, grams: totalGrams, platesPerSideGrams: sideGrams }));
+
+const singleAndPair = (implement: Implement, grams: number, pieces: number): FeasibleLoad[] => [
+  { implement, count: 1, grams },
+  ...(pieces >= 2 ? [{ implement, count: 2 as const, grams }] : []),
 ];
 
 function loadsOfItem(item: KitItem): FeasibleLoad[] {
   switch (item.kind) {
     case 'barbell':
-      return loadsOfBar(item);
+      return plated('barbell', 1, item.barGrams + item.collarGrams, pairsOf(item.plates, 2));
+    case 'handles':
+      // two dumbbells share the plates: four pieces of a size make one more pair on each
+      return [
+        ...plated('dumbbell', 1, item.handleGrams, pairsOf(item.plates, 2)),
+        ...(item.count >= 2 ? plated('dumbbell', 2, item.handleGrams, pairsOf(item.plates, 4)) : []),
+      ];
     case 'dumbbell':
     case 'kettlebell':
     case 'sandbag':
-      return singleAndPair(item.kind, item.grams, item.count, item.kind);
     case 'can':
-      return singleAndPair('can', item.grams, item.count, 'water can');
     case 'plate':
-      return singleAndPair('plate', item.grams, item.count, 'plate');
+      return singleAndPair(item.kind, item.grams, item.count);
     case 'vest':
-      return singleAndPair('vest', item.grams, 1, 'vest');
+      return singleAndPair('vest', item.grams, 1);
     case 'adjustable': {
       const steps = Math.floor((item.toGrams - item.fromGrams) / item.stepGrams + 1e-9);
-      return Array.from({ length: steps + 1 }, (_, step) => singleAndPair('dumbbell', item.fromGrams + step * item.stepGrams, item.count, 'dumbbell')).flat();
+      return Array.from({ length: steps + 1 }, (_, step) => singleAndPair('dumbbell', item.fromGrams + step * item.stepGrams, item.count)).flat();
     }
     case 'backpack':
       return Array.from({ length: Math.max(0, Math.floor(item.toGrams / 1000)) }, (_, index) => ({
         implement: 'backpack' as const,
         count: 1 as const,
         grams: (index + 1) * 1000,
-        text: `backpack ${index + 1} kg`,
       }));
-    case 'band':
-      return [
-        {
-          implement: 'band',
-          count: 1,
-          grams: Math.round((item.lowGrams + item.highGrams) / 2),
-          text: `${item.name} (about ${kg(item.lowGrams)}–${kg(item.highGrams)} kg)`,
-          approximate: true,
-        },
-      ];
+    case 'band': {
+      const { name, lowGrams, highGrams } = item;
+      return [{ implement: 'band', count: 1, grams: Math.round((lowGrams + highGrams) / 2), range: { name, lowGrams, highGrams } }];
+    }
     default:
       return [];
   }
@@ -141,21 +132,48 @@ function pairsAcross(items: readonly KitItem[]): FeasibleLoad[] {
       const known = pieces.get(key) ?? { implement: item.kind, grams: item.grams, count: 0, most: 0 };
       pieces.set(key, { ...known, count: known.count + item.count, most: Math.max(known.most, item.count) });
     }
-  return [...pieces.values()]
-    .filter((each) => each.count >= 2 && each.most < 2)
-    .map((each) => singleAndPair(each.implement, each.grams, 2, each.implement === 'can' ? 'water can' : each.implement)[1]!);
+  return [...pieces.values()].filter((each) => each.count >= 2 && each.most < 2).map((each) => singleAndPair(each.implement, each.grams, 2)[1]!);
+}
+
+const fewerPlates = (a: FeasibleLoad, b: FeasibleLoad): FeasibleLoad => ((b.platesPerSideGrams?.length ?? 0) < (a.platesPerSideGrams?.length ?? 0) ? b : a);
+
+/** Ascending by mass, no mass twice; of two ways to the same mass the one with fewer plates. */
+function tidy(loads: readonly FeasibleLoad[]): FeasibleLoad[] {
+  const kept: FeasibleLoad[] = [];
+  for (const load of [...loads].sort((a, b) => a.grams - b.grams)) {
+    const last = kept[kept.length - 1];
+    if (last?.grams === load.grams) kept[kept.length - 1] = fewerPlates(last, load);
+    else kept.push(load);
+  }
+  return kept;
 }
 
 /** Every load each implement of the kit can make, by implement, then count, then mass; no load twice. */
 export function feasibleLoads(kit: readonly KitItem[]): FeasibleLoad[] {
-  const all = [...kit.flatMap(loadsOfItem), ...pairsAcross(kit)];
-  const unique = new Map<number, FeasibleLoad>();
-  for (const load of all) {
-    const key = (load.grams * 2 + load.count) * order.length + order.indexOf(load.implement);
-    const known = unique.get(key);
-    if (!known || (load.platesPerSideGrams?.length ?? 0) < (known.platesPerSideGrams?.length ?? 0)) unique.set(key, load);
+  const buckets: FeasibleLoad[][] = Array.from({ length: order.length * 2 }, () => []);
+  const sources = buckets.map(() => 0);
+  for (const list of [...kit.map(loadsOfItem), pairsAcross(kit)]) {
+    const touched = new Set<number>();
+    for (const load of list) {
+      const bucket = order.indexOf(load.implement) * 2 + load.count - 1;
+      buckets[bucket]!.push(load);
+      touched.add(bucket);
+    }
+    for (const bucket of touched) sources[bucket]!++;
   }
-  return [...unique.values()].sort((a, b) => order.indexOf(a.implement) - order.indexOf(b.implement) || a.count - b.count || a.grams - b.grams);
+  // one item's loads are ascending already
+  return buckets.flatMap((bucket, at) => (sources[at]! > 1 ? tidy(bucket) : bucket));
+}
+
+const nouns: Partial<Record<Implement, string>> = { can: 'water can' };
+
+/** `bar 60 kg (15 + 5 a side)`, `2 dumbbells 15 kg`, `band medium (about 15–30 kg)`. */
+export function describeLoad({ implement, count, grams, platesPerSideGrams, range }: FeasibleLoad): string {
+  if (range) return `${range.name} (about ${kg(range.lowGrams)}–${kg(range.highGrams)} kg)`;
+  const noun = nouns[implement] ?? implement;
+  const plates = platesPerSideGrams && platesPerSideGrams.length > 0 ? ` (${platesPerSideGrams.map(kg).join(' + ')} a side)` : '';
+  if (implement === 'barbell') return plates ? `bar ${kg(grams)} kg${plates}` : `empty bar ${kg(grams)} kg`;
+  return count === 2 ? `2 ${noun}s ${kg(grams)} kg${plates}` : `${noun} ${kg(grams)} kg${plates}`;
 }
 
 /** Loads for a movement's rule, ascending by mass. */

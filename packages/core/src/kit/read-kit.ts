@@ -75,6 +75,17 @@ const plain =
 /** First match wins, so the narrower words stand first. */
 const readers: readonly [RegExp, Reader][] = [
   [
+    /dumbbells?.*\bplates?\b|dumbbell\s+handles?/,
+    (text) => {
+      const [handle = '', plates = ''] = text.split(/plates?/);
+      const grams = firstMass(handle);
+      const list = readPlates(plates);
+      return grams === null || list.length === 0
+        ? 'handles and their plates, such as “dumbbell handle 2 kg x 2, plates 8x1.25 4x2.5 kg”'
+        : { kind: 'handles', handleGrams: grams, count: countOf(handle.replace(/[,\s]+$/, '')), plates: list };
+    },
+  ],
+  [
     /adjustable\s+(?:dumbbells?|dbs?)/,
     (text) => {
       const found = new RegExp(`(${number})\\s*-\\s*(${number})\\s*(kg|lbs?)(?:.*?step\\s*(${number}))?`).exec(text);

@@ -13,6 +13,22 @@ export const gravity = 9.81;
 /** A stature to turn shares into metres in the catalogue; the model uses the athlete's own. */
 const referenceStatureM = 1.72;
 
+/**
+ * What carrying the load there asks beyond lifting it: `trunk` is the least share of the trunk's work (the hardest muscle 1), `breath` the extra metabolic
+ * cost with a load of a third of body mass or more. A hugged bag presses on the ribs, a load overhead stacks on the trunk. Round figures; order as in C8 (common practice).
+ */
+export const positionCost: Readonly<Record<Position, { readonly trunk: number; readonly breath: number }>> = {
+  hands: { trunk: 0.2, breath: 0 },
+  feet: { trunk: 0.2, breath: 0 },
+  worn: { trunk: 0.2, breath: 0.04 },
+  back: { trunk: 0.4, breath: 0.04 },
+  rack: { trunk: 0.45, breath: 0.06 },
+  goblet: { trunk: 0.5, breath: 0.08 },
+  shoulder: { trunk: 0.5, breath: 0.06 },
+  overhead: { trunk: 0.5, breath: 0.08 },
+  hug: { trunk: 0.75, breath: 0.3 },
+};
+
 export interface Spec {
   name?: string;
   aliases?: readonly string[];
@@ -80,6 +96,13 @@ function needsOf(spec: Spec): string {
   return implement || (spec.needs ?? '');
 }
 
+/** A load that must be carried tires the trunk at least as its position says. */
+function musclesOf({ muscles: own = {}, load }: Spec): Partial<Record<Muscle, number>> {
+  if (!load || load.optional || load.implements.includes('band')) return own;
+  const hardest = Math.max(...Object.values(own));
+  return { ...own, trunk: Math.max(own.trunk ?? 0, positionCost[load.position].trunk * hardest) };
+}
+
 /** One movement from its family's spec and its own; the own spec wins, lists of words are the family's followed by its own. */
 export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement {
   const spec = { ...family, ...own };
@@ -92,7 +115,7 @@ export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement
     aliases: spec.aliases ?? [],
     family: spec.family ?? 'other',
     patterns: scaleTo(spec.patterns ?? {}, patterns, (values) => values.reduce((sum, value) => sum + value, 0)),
-    muscles: scaleTo(spec.muscles ?? {}, muscles, (values) => Math.max(...values)),
+    muscles: scaleTo(musclesOf(spec), muscles, (values) => Math.max(...values)),
     unit: spec.unit ?? 'reps',
     side: spec.side ?? 'both',
     needs: parseNeeds(needsText),

@@ -1,79 +1,219 @@
-/** A pacing plan: how each slot is split, where the breaks are, what comes when that fails. Splits are the trade's usual ones (common practice). */
+/**
+ * A pacing plan: how each slot is split, where the breaks are, what comes when that fails, which slot decides.
+ * The splits are the trade's; which of them is chosen by walking the workout with each on a usual, a bad and a good day (reps at hand −15 %, 0, +12 %):
+ * large sets fail on the bad day, small ones cost breaks on all three, so there is a best one in between. Coordinate descent, deterministic.
+ */
 import type { Capacity } from '../capacity/capacity';
+import type { Place } from '../kit/kit';
 import { wordsOf } from '../notation/format-workout';
-import { compile } from '../simulate/program';
-import { walkProgram } from '../simulate/walk-program';
+import { Body, usualForm, type Form } from '../simulate/body';
+import { compile, type MoveStep, type Program } from '../simulate/program';
+import { walkProgram, type Run, type TraceBlock, type WalkOptions } from '../simulate/walk-program';
 import { slotsOfPart } from '../workout/walk';
 import type { Workout } from '../workout/workout';
+import { attemptLadder, type Attempt } from './attempts';
+import { splitOf, splitsFor } from './splits';
 
 export interface SlotPacing {
   readonly part: number;
   readonly slot: number;
   readonly movement: string;
-  /** reps of each set in the first and in the middle round */
+  /** reps of each set in the first bout, and in the second half of the bouts */
   readonly sets: readonly number[];
   readonly later: readonly number[];
+  /** s between sets, a figure to keep: 5–20 in fives; 0 where nothing is broken */
   readonly breakSeconds: number;
   readonly planB: string | null;
-  /** seconds this slot takes in all: the largest decides the score */
+  /** s this slot takes in all */
   readonly seconds: number;
+  /** s of it lost to breaks and slowing: beyond doing it fresh and in one go */
+  readonly lostSeconds: number;
+  /** s the whole would gain if this slot alone were a tenth easier */
+  readonly wonSeconds: number;
 }
 export interface Pacing {
   readonly slots: readonly SlotPacing[];
-  /** the slot that takes most of the time, by number in `slots` */
+  /** the slot that decides the score: where a tenth more would win most, on a fixed clock where most is lost; by number in `slots` */
   readonly limiting: number | null;
+  /** slots time will be called before */
+  readonly neverReached: readonly { readonly part: number; readonly slot: number }[];
+  readonly attempts: readonly { readonly part: number; readonly list: readonly Attempt[] }[];
 }
 
-/** 15 → 5-5-5, 21 → 7-7-7 or 9-7-5 …: even sets, the larger first, as few as `largest` allows. */
-export function splitOf(count: number, largest: number): number[] {
-  const usual: Readonly<Record<number, readonly number[]>> = { 30: [18, 12], 21: [7, 7, 7], 15: [5, 5, 5], 11: [6, 5], 9: [5, 4], 7: [4, 3] };
-  if (count <= largest) return [count];
-  const known = usual[count];
-  if (known && known[0]! <= largest && known.length === Math.ceil(count / largest)) return [...known];
-  const pieces = Math.min(count, Math.ceil(count / Math.max(1, largest)));
-  const base = Math.floor(count / pieces);
-  const rest = count - base * pieces;
-  return Array.from({ length: pieces }, (_, index) => base + (index < rest ? 1 : 0));
+const days: readonly Form[] = [usualForm, { ...usualForm, local: 0.85 }, { ...usualForm, local: 1.12 }];
+/** a slot's larger bouts decide; beyond this many sets a plan is no plan any more */
+const mostSets = 12;
+const easierFactor = 1.1;
+
+interface Plan {
+  readonly first: readonly number[];
+  readonly later: readonly number[];
+}
+type Plans = ReadonlyMap<string, Plan>;
+const slotKey = (part: number, slot: number): string => `${part}:${slot}`;
+
+/** The slot's split carried to another count: as it is for its own, else sets of the same size. */
+const carried = (split: readonly number[], count: number): readonly number[] =>
+  split.reduce((sum, each) => sum + each, 0) === count ? split : splitOf(Math.round(count), Math.max(...split));
+
+function splitsOf(plans: Plans, half: (part: number, slot: number) => number): NonNullable<WalkOptions['splits']> {
+  return (part, slot, round, count) => {
+    const plan = plans.get(slotKey(part, slot));
+    return plan ? carried(round >= half(part, slot) ? plan.later : plan.first, count) : null;
+  };
 }
 
-export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity): Pacing {
-  const program = compile(workout, capacity);
-  const run = walkProgram(program, { whole: true, trace: true });
-  const slots = workout.parts.flatMap((part, partIndex): SlotPacing[] =>
-    slotsOfPart(part).flatMap((slot, slotIndex): SlotPacing[] => {
-      const blocks = run.trace.filter((block) => block.part === partIndex && block.slot === slotIndex);
-      const first = blocks[0];
-      if (!first) return [];
-      const middle = blocks[Math.floor(blocks.length / 2)]!;
-      const seconds = blocks.reduce((sum, block) => sum + block.end - block.start, 0);
-      const counted = slot.unit === 'reps' && slot.count.kind !== 'max';
-      const split = (sets: readonly number[]): number[] =>
-        counted
-          ? splitOf(Math.round(sets.reduce((sum, each) => sum + each, 0)), Math.max(1, Math.round(Math.max(...sets))))
-          : [Math.round(sets.reduce((sum, each) => sum + each, 0))];
-      const sets = split(first.sets);
-      const later = split(middle.sets);
-      const largest = Math.max(...later);
-      const planB = counted && largest > 2 ? `if sets of ${largest} fail: sets of ${Math.max(1, Math.ceil(largest / 2))} with 5 s between` : null;
-      return [
-        {
-          part: partIndex,
-          slot: slotIndex,
-          movement: slot.movement,
-          sets,
-          later,
-          breakSeconds: later.length > 1 ? Math.min(20, Math.max(5, Math.round(5 + 3 * later.length))) : 0,
-          planB,
-          seconds,
-        },
-      ];
+/** Less is better: each part's time, or the inverse of its rounds, reps or kilograms; for work on a clock the seconds worked. */
+function costOf(run: Run, base: Run): number {
+  return run.parts.reduce((sum, part, index) => {
+    const own = base.parts[index]!;
+    if (own.score <= 0) return sum;
+    if (part.unit === 'seconds') return sum + part.score / own.score;
+    return sum + own.score / Math.max(1e-6, part.score) + 0.3 * (part.workSeconds / Math.max(1, own.workSeconds));
+  }, 0);
+}
+
+interface Bouts {
+  readonly part: number;
+  readonly slot: number;
+  readonly blocks: readonly TraceBlock[];
+  readonly step: MoveStep;
+}
+
+function boutsOf(workout: Pick<Workout, 'parts'>, program: Program, run: Run): Bouts[] {
+  return workout.parts.flatMap((part, partIndex) =>
+    slotsOfPart(part).flatMap((_, slot): Bouts[] => {
+      const blocks = run.trace.filter((block) => block.part === partIndex && block.slot === slot);
+      const compiled = program.parts[partIndex]!;
+      const step = Array.from({ length: compiled.lists }, (__, list) => compiled.steps(list, 0))
+        .flat()
+        .find((each): each is MoveStep => each.kind === 'move' && each.slot === slot);
+      return blocks.length > 0 && step ? [{ part: partIndex, slot, blocks, step }] : [];
     }),
   );
-  const limiting = slots.length === 0 ? null : slots.reduce((best, each, index) => (each.seconds > slots[best]!.seconds ? index : best), 0);
-  return { slots, limiting };
 }
 
-/** `7-7-7 push-ups, 5–10 s between` */
+/** The best of the trade's splits for every slot that is counted in reps and not linked to the next. */
+function chooseSplits(program: Program, base: Run, bouts: readonly Bouts[]): Plans {
+  const lengths = base.parts.map((part) => Math.max(30, part.endSeconds - part.startSeconds));
+  const middle = new Map(bouts.map((each) => [slotKey(each.part, each.slot), each.blocks[Math.floor(each.blocks.length / 2)]!.round]));
+  const half = (part: number, slot: number): number => Math.max(1, middle.get(slotKey(part, slot)) ?? 1);
+  const cost = (plans: Plans): number =>
+    days.reduce((sum, form) => sum + costOf(walkProgram(program, { form, lengths, splits: splitsOf(plans, half) }), base), 0);
+  const free = bouts.filter(
+    ({ step }) => step.count !== null && !step.demand.secondsPerUnit && !step.demand.isHold && !step.unbroken && step.demand.unit === 'reps' && step.count >= 2,
+  );
+  let plans: Plans = new Map(
+    free.map(({ part, slot, blocks, step }) => {
+      const habit = splitOf(Math.round(step.count!), Math.max(1, Math.round(Math.max(...blocks[0]!.sets))));
+      return [slotKey(part, slot), { first: habit, later: habit }];
+    }),
+  );
+  let best = cost(plans);
+  for (let sweep = 0; sweep < 2; sweep++) {
+    const before = best;
+    for (const { part, slot, step, blocks } of free) {
+      const options = splitsFor(step.count!).filter((split) => split.length <= mostSets);
+      for (const phase of blocks.length > 1 ? (['first', 'later'] as const) : (['first'] as const))
+        for (const split of options) {
+          const own = plans.get(slotKey(part, slot))!;
+          const next = new Map(plans).set(
+            slotKey(part, slot),
+            phase === 'first' && blocks.length === 1 ? { first: split, later: split } : { ...own, [phase]: split },
+          );
+          const value = cost(next);
+          if (value < best - 1e-4) {
+            best = value;
+            plans = next;
+          }
+        }
+    }
+    if (best >= before - 1e-4) break;
+  }
+  return plans;
+}
+
+/** A break to keep to: the mean of what the walk took, in fives between 5 and 20 s (common practice). */
+const breakToKeep = (blocks: readonly TraceBlock[]): number => {
+  const breaks = blocks.reduce((sum, block) => sum + block.sets.length - 1, 0);
+  if (breaks === 0) return 0;
+  const mean = blocks.reduce((sum, block) => sum + block.breakSeconds, 0) / breaks;
+  return Math.min(20, Math.max(5, Math.round(mean / 5) * 5));
+};
+
+function freshSeconds(program: Program, { blocks, step }: Bouts, length: number): number {
+  return blocks.reduce((sum, block) => {
+    if (block.count <= 0) return sum;
+    const body = new Body(program.capacity, usualForm);
+    body.perform(step.demand, block.count, Math.max(60, length), Infinity);
+    return sum + body.elapsed();
+  }, 0);
+}
+
+export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, place: Place | null = null): Pacing {
+  const program = compile(workout, capacity, place);
+  const habit = walkProgram(program, { whole: true, trace: true });
+  const habitual = boutsOf(workout, program, habit);
+  const plans = chooseSplits(program, habit, habitual);
+  const lengths = habit.parts.map((part) => Math.max(30, part.endSeconds - part.startSeconds));
+  const middle = (part: number, slot: number): number => {
+    const own = habitual.find((each) => each.part === part && each.slot === slot);
+    return own ? Math.max(1, own.blocks[Math.floor(own.blocks.length / 2)]!.round) : 1;
+  };
+  const splits = splitsOf(plans, middle);
+  const run = walkProgram(program, { whole: true, trace: true, lengths, splits });
+  const soft = walkProgram(program, { lengths });
+  const bouts = boutsOf(workout, program, run);
+  const slots = bouts.map((own): SlotPacing => {
+    const { part, slot, blocks, step } = own;
+    const plan = plans.get(slotKey(part, slot));
+    // what is not split: its own count, or what a slot without one came to first and last
+    const whole = [Math.round(step.count ?? blocks[0]!.count)];
+    const later = plan?.later ?? (step.count === null ? [Math.round(blocks[blocks.length - 1]!.count)] : whole);
+    const largest = Math.max(...later);
+    const smaller = largest > 5 ? Math.ceil(largest / 2) : largest > 3 ? 3 : largest > 1 ? 1 : 0;
+    const seconds = blocks.reduce((sum, block) => sum + block.end - block.start, 0);
+    const easier = walkProgram(program, { lengths, easier: { part, slot, factor: easierFactor } });
+    const gain =
+      soft.parts[part]!.unit === 'seconds'
+        ? soft.parts[part]!.score - easier.parts[part]!.score
+        : lengths[part]! * (easier.parts[part]!.score / Math.max(1e-6, soft.parts[part]!.score) - 1);
+    return {
+      part,
+      slot,
+      movement: step.demand.movement.id,
+      sets: plan?.first ?? whole,
+      later,
+      breakSeconds: later.length > 1 || (plan?.first.length ?? 1) > 1 ? Math.max(5, breakToKeep(blocks)) : 0,
+      planB:
+        plan && smaller > 0
+          ? `if ${largest === 1 ? 'singles' : `sets of ${largest}`} fail: ${smaller === 1 ? 'singles' : `sets of ${smaller}`} with 5 s between`
+          : null,
+      seconds,
+      lostSeconds: Math.max(0, seconds - freshSeconds(program, own, lengths[part]!)),
+      wonSeconds: Math.max(0, gain),
+    };
+  });
+  const decides = slots.some((each) => each.wonSeconds >= 1) ? 'wonSeconds' : 'lostSeconds';
+  const limiting = slots.length === 0 ? null : slots.reduce((best, each, index) => (each[decides] > slots[best]![decides] ? index : best), 0);
+  const reached = new Set(bouts.map((each) => slotKey(each.part, each.slot)));
+  return {
+    slots,
+    limiting,
+    neverReached: workout.parts.flatMap((part, index) =>
+      part.optional
+        ? []
+        : slotsOfPart(part).flatMap((_, slot) =>
+            reached.has(slotKey(index, slot)) || part.kind === 'maxLoad' || part.kind === 'strength' ? [] : [{ part: index, slot }],
+          ),
+    ),
+    attempts: workout.parts.flatMap((part, index) =>
+      part.kind === 'maxLoad' && habit.parts[index]!.score > 0 ? [{ part: index, list: attemptLadder(habit.parts[index]!.score, part.seconds) }] : [],
+    ),
+  };
+}
+
+/** `7-7-7 push-ups, 5 s between` */
 export function pacingSentence({ movement, sets, later, breakSeconds }: SlotPacing): string {
   const show = (list: readonly number[]): string => list.join('-');
   const change = show(sets) === show(later) ? '' : `, later ${show(later)}`;

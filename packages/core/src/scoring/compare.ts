@@ -92,7 +92,8 @@ function withoutCap(part: Part): Part {
   return part.kind === 'forTime' ? { ...part, capSeconds: null } : part;
 }
 
-function scorer(workout: Workout, capacity: Capacity, capped: boolean): (fitness: number) => number {
+/** Score as a function of fitness; `capped` false looks past the caps. */
+export function scorer(workout: Workout, capacity: Capacity, capped: boolean): (fitness: number) => number {
   const program = compile({ parts: capped ? workout.parts : workout.parts.map(withoutCap) }, capacity);
   return (fitness) => headline(workout, walkProgram(program, { form: formAtFitness(fitness) })).score;
 }
@@ -115,13 +116,16 @@ export function fitnessFor(target: number, score: (fitness: number) => number, b
   return Math.exp((low + high) / 2);
 }
 
-/** d ln score / d ln fitness at the athlete's own level, positive when fitter is better. */
+/** |d ln score / d ln fitness| around a fitness, by central difference over ±5 %. */
+export function elasticityNear(score: (fitness: number) => number, fitness: number): number {
+  const up = score(fitness * 1.05);
+  const down = score(fitness / 1.05);
+  return up > 0 && down > 0 ? Math.abs(Math.log(up / down)) / (2 * Math.log(1.05)) : 0;
+}
+
+/** How far a workout's score moves with fitness at the athlete's own level: 1 is in proportion. */
 export function elasticityOf(workout: Workout, capacity: Capacity): number {
-  const score = scorer(workout, capacity, true);
-  const up = score(1.05);
-  const down = score(0.95);
-  if (!(up > 0) || !(down > 0)) return 0;
-  return Math.abs(Math.log(up / down) / Math.log(1.05 / 0.95));
+  return elasticityNear(scorer(workout, capacity, true), 1);
 }
 
 /** Without the alternatives: what was done is what is scored. */
@@ -160,8 +164,7 @@ export function equivalentOf(original: Workout, result: Pick<Result, 'athlete' |
   const unit = headline(version, walkProgram(program)).unit;
   if (unit !== read.unit) return null;
   const fitness = fitnessFor(read.value, inVersion, higherIsBetter(unit) ? 'higher' : 'lower');
-  const atOwn = inVersion(fitness * 1.04) / Math.max(1e-6, inVersion(fitness / 1.04));
-  const elasticity = Math.abs(Math.log(Math.max(1e-6, atOwn)) / (2 * Math.log(1.04)));
+  const elasticity = elasticityNear(inVersion, fitness);
   const spread = Math.min(0.5, (1.2816 * Math.hypot(dayNoise, original === result.version ? 0 : 0.03)) / Math.max(0.15, elasticity));
   const carried = neutral(original);
   const inOriginal = scorer(carried, capacity, false);

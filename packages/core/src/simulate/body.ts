@@ -43,11 +43,11 @@ export const constants: Constants = {
   slowGrowth: 0.25,
   workRecovery: 0.25,
   breakMargin: 0.75,
-  breakLocal: 11,
+  breakLocal: 9.5,
   breakBreath: 5,
   cycleSlowing: 0.3,
-  powerLoss: 0.22,
-  transition: 3,
+  powerLoss: 0.2,
+  transition: 2.7,
   transitionTired: 3,
 };
 
@@ -65,6 +65,13 @@ export function formAtFitness(factor: number): Form {
   return { local: factor ** 1.5, engine: factor, pace: factor ** -0.2, breaks: factor ** -0.5 };
 }
 
+/** The form on top of what past results said about this athlete. */
+function withFitness(form: Form, fitness: number): Form {
+  if (fitness === 1) return form;
+  const own = formAtFitness(fitness);
+  return { local: form.local * own.local, engine: form.engine * own.engine, pace: form.pace * own.pace, breaks: form.breaks * own.breaks };
+}
+
 const groups = muscles.length;
 
 /** e^−x for 0 ≤ x ≤ 3 within 3 % of the whole, as the reciprocal of its series: cheaper than Math.exp, and falling for every x. */
@@ -77,6 +84,7 @@ const engineEndurance = 2400;
 export class Body {
   readonly fast = new Float64Array(groups);
   readonly slow = new Float64Array(groups);
+  private readonly form: Form;
   private readonly criticalPower: number;
   private readonly fullReserve: number;
   private reserve: number;
@@ -84,11 +92,12 @@ export class Body {
 
   constructor(
     capacity: Capacity,
-    private readonly form: Form,
+    form: Form,
     private readonly set: Constants = constants,
   ) {
-    this.criticalPower = capacity.criticalPower * form.engine;
-    this.fullReserve = capacity.reserve * form.engine;
+    this.form = withFitness(form, capacity.fitness);
+    this.criticalPower = capacity.criticalPower * this.form.engine;
+    this.fullReserve = capacity.reserve * this.form.engine;
     this.reserve = this.fullReserve;
   }
 
@@ -204,10 +213,15 @@ export class Body {
     return local * Math.sqrt(Math.sqrt(1 + square * square));
   }
 
+  /** Reps left in one go, at the fatigue of now. */
+  atHand(demand: Demand, ahead: number): number {
+    return this.available(demand, ahead) * (1 - this.fatigue(demand));
+  }
+
   /** How many reps are taken before a break is planned. */
   setSize(demand: Demand, ahead: number, unbroken: boolean): number {
     if (demand.secondsPerUnit) return Infinity;
-    const atHand = this.available(demand, ahead) * (1 - this.fatigue(demand));
+    const atHand = this.atHand(demand, ahead);
     const margin = this.set.breakMargin + (0.97 - this.set.breakMargin) * (unbroken ? 0.85 : Math.exp(-ahead / 40));
     return Math.max(1, atHand * margin);
   }

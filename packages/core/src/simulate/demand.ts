@@ -2,11 +2,12 @@
  * What one rep of a movement, with this load, asks of this athlete: reps to failure when fresh, cost, cycle time, the muscles that tire.
  * Everything here is computed once a slot; the walk only multiplies.
  */
-import { grossEfficiency, gravity } from '../movements/build';
+import type { Athlete } from '../athlete/athlete';
+import { grossEfficiency, gravity, positionCost } from '../movements/build';
 import { muscles, type Movement } from '../movements/movement';
 import { movementOf } from '../movements/catalogue';
-import type { Capacity } from '../capacity/capacity';
-import { rowCaloriesPerSecond, rowPace } from '../capacity/engine-laws';
+import { machineEfficiency, type Capacity } from '../capacity/capacity';
+import { bikePace, rowCaloriesPerSecond, rowPace } from '../capacity/engine-laws';
 import { repsAtShare, shareAtReps } from '../capacity/strength-laws';
 import { pushUpShares } from '../movements/catalogue/push';
 import type { CountUnit } from '../workout/workout';
@@ -31,13 +32,13 @@ export interface Demand {
   readonly isHold: boolean;
   readonly maxKg: number | null;
   readonly loadKg: number;
+  /** the load a bar must be dressed to, kg; null when no bar is used */
+  readonly barKg: number | null;
   readonly guessed: string | null;
 }
 
 /** Mechanical J a calorie of an air bike takes: a round figure fitted to C3 (400 m run ↔ 40/28 cal), see docs/model.md. */
-const airBikeJoulesPerCalorie = 720;
-/** Speed on a stationary bike: P = 0.52 v³, a round figure fitted to C3 (400 m run ↔ 800 m). */
-const bikeDrag = 0.52;
+const airBikeJoulesPerCalorie = 775;
 /** Alternating single-sided work rests the other side (model-notes: about 1.5). */
 const alternatingRest = 1.4;
 
@@ -131,6 +132,19 @@ function repsToFailure(
   }
 }
 
+/** A load of this share of body mass, or more, has the whole breathing cost of its position (round figure). */
+const fullBreathShare = 0.35;
+const positionBreath = (movement: Movement, loadKg: number, massKg: number): number =>
+  movement.load ? 1 + positionCost[movement.load.position].breath * Math.min(1, loadKg / massKg / fullBreathShare) : 1;
+
+/** What a shortened range leaves of the way a rep takes: two thirds of the squat, or of the hinge (round figures). */
+const shortenedTo = 0.67;
+export function rangeShare(movement: Movement, limits: Athlete['limits']): number {
+  const squat = limits.squatDepth && movement.avoid.includes('deep_knee') ? (movement.patterns.squat ?? 0) : 0;
+  const hinge = limits.reach ? (movement.patterns.hinge ?? 0) : 0;
+  return 1 - (1 - shortenedTo) * (squat + hinge);
+}
+
 /**
  * @param loadKg whole external load (both implements), ≥ 0
  * @param heightCm box, step or surface height, where it has one
@@ -144,13 +158,16 @@ export function demandOf(movementId: string, unit: CountUnit, capacity: Capacity
   const groups = muscles.flatMap((muscle, index) => (movement.muscles[muscle] ? [index] : []));
   const height = heightCm !== null && (movement.family === 'box' || movement.family === 'step') ? heightCm / 50 : 1;
   const heavier = (mass + vestKg) / mass;
+  const range = rangeShare(movement, capacity.athlete.limits);
   const isHold = unit === 's' && movement.unit === 's';
   const timed = unit === 's' && !isHold;
   const climb = (gravity / grossEfficiency) * statureM * ((movement.rise.load * loadKg) / mass);
-  const joules = movement.joulesPerKg * height * heavier + climb;
+  const joules = (movement.joulesPerKg * height * heavier + climb) * positionBreath(movement, loadKg, mass) * range;
   const rope = movement.limit.by === 'set' && movement.limit.set === 'doubleUnder' ? 1 + 0.35 * Math.exp(-reps / 25) : 1;
-  const cycle = movement.cycleSeconds * capacity.cycleShare * (0.96 + 0.25 * (share ?? 0.3) ** 2) * rope * (height > 1 ? 1 + 0.25 * (height - 1) : 1);
-  const plain = { movement, unit, repsToFailure: reps, share, resetSeconds: movement.resetSeconds, tires, groups, isHold, maxKg, loadKg, guessed };
+  const cycle =
+    movement.cycleSeconds * capacity.cycleShare * (0.96 + 0.25 * (share ?? 0.3) ** 2) * rope * (height > 1 ? 1 + 0.25 * (height - 1) : 1) * (0.4 + 0.6 * range);
+  const barKg = movement.load?.implements[0] === 'barbell' && loadKg > 0 ? loadKg : null;
+  const plain = { movement, unit, repsToFailure: reps, share, resetSeconds: movement.resetSeconds, tires, groups, isHold, maxKg, loadKg, barKg, guessed };
   if (movement.limit.by === 'engine')
     return {
       ...plain,
@@ -166,7 +183,7 @@ export function demandOf(movementId: string, unit: CountUnit, capacity: Capacity
 
 function engineTime(movement: Movement, unit: CountUnit, capacity: Capacity, heavier: number): (wattsPerKg: number) => number {
   const { bodyMassKg: mass } = capacity.athlete;
-  const mechanical = (wattsPerKg: number, factor: number): number => Math.max(15, wattsPerKg * mass * 0.2 * factor);
+  const mechanical = (wattsPerKg: number, factor: number): number => Math.max(15, wattsPerKg * mass * machineEfficiency * factor);
   if (unit === 's') return () => 1;
   if (movement.limit.by !== 'engine') throw new RangeError(`engineTime: ${movement.id} is no engine movement`);
   switch (movement.limit.engine) {
@@ -181,10 +198,10 @@ function engineTime(movement: Movement, unit: CountUnit, capacity: Capacity, hea
     case 'bike':
       return unit === 'cal'
         ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.bikeFactor))
-        : (watts) => 1 / Math.cbrt(mechanical(watts, capacity.bikeFactor) / bikeDrag);
+        : (watts) => bikePace(mechanical(watts, capacity.bikeFactor));
     case 'airBike':
       return unit === 'm'
-        ? (watts) => 1 / Math.cbrt(mechanical(watts, capacity.bikeFactor) / bikeDrag)
+        ? (watts) => bikePace(mechanical(watts, capacity.bikeFactor))
         : (watts) => airBikeJoulesPerCalorie / mechanical(watts, capacity.bikeFactor);
   }
 }

@@ -1,5 +1,6 @@
 /** The predicted score of a workout as written: a deterministic median and a band from seeded runs. Kit is ignored. */
 import type { Capacity } from '../capacity/capacity';
+import type { Place } from '../kit/kit';
 import { normalFrom, seededRandom } from '../units/random';
 import type { Workout } from '../workout/workout';
 import type { Form } from './body';
@@ -70,6 +71,8 @@ export interface PredictOptions {
   readonly seed: number;
   /** seeded runs for the band; 200 is enough for the 10th and 90th percentile to hold still within about 1 % */
   readonly runs?: number;
+  /** where it is done, if the place is to count: the way to the street, laps, the bar's own plates */
+  readonly place?: Place | null;
 }
 
 export function predictProgram(workout: Pick<Workout, 'parts'>, program: Program, { seed, runs = 200 }: PredictOptions): Prediction & { readonly run: Run } {
@@ -125,6 +128,6 @@ export function predictWorkout(
   capacity: Capacity,
   options: PredictOptions,
 ): Prediction & { readonly run: Run; readonly assumed: readonly string[] } {
-  const program = compile(workout, capacity);
+  const program = compile(workout, capacity, options.place ?? null);
   return { ...predictProgram(workout, program, options), assumed: [...capacity.assumed, ...program.assumed] };
 }

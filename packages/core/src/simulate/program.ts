@@ -5,8 +5,11 @@
 import type { Capacity } from '../capacity/capacity';
 import { movementOf } from '../movements/catalogue';
 import { itemLists, passesOf, slotsOfPart, countOn } from '../workout/walk';
-import type { Block, Item, Part, PartKind, ScoreKind, Slot, Workout } from '../workout/workout';
+import type { Block, Category, Item, Part, PartKind, ScoreKind, Slot, Workout } from '../workout/workout';
+import type { Place } from '../kit/kit';
+import { changeSeconds, stackChange, stackFor, usualBarGrams, usualPlates, usualStack } from '../kit/plate-changes';
 import { demandOf, maxOf, type Demand } from './demand';
+import { placeCost } from './place-costs';
 
 export interface MoveStep {
   readonly kind: 'move';
@@ -20,6 +23,8 @@ export interface MoveStep {
   readonly unbroken: boolean;
   /** the step goes on with the implement of the step before: no transition */
   readonly linked: boolean;
+  /** s to get there and back again, for a run from upstairs */
+  readonly wayOutSeconds: number;
 }
 export interface PauseStep {
   readonly kind: 'pause';
@@ -40,6 +45,8 @@ export interface Program {
   readonly capacity: Capacity;
   readonly parts: readonly PartProgram[];
   readonly assumed: readonly string[];
+  /** s to change the bar's plates from one load to another, kg */
+  plateSeconds(fromKg: number, toKg: number): number;
 }
 /** Whole load of a slot in the athlete's column, kg; null when the movement takes a load and none is written. */
 export function loadOfSlot(slot: Slot, capacity: Capacity): { kg: number; assumed: string | null } {
@@ -69,7 +76,8 @@ function bracketSizes(items: readonly Item[], into: Map<number, number>): Map<nu
   return into;
 }
 
-export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity): Program {
+/** @param place what the place adds (way to the street, turns of a lap); null for the workout as written, wherever it is done */
+export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity, place: Place | null = null): Program {
   const assumed = new Set<string>();
   const { category } = capacity.athlete;
   const parts = workout.parts.map((part): PartProgram => {
@@ -81,7 +89,9 @@ export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity): Pr
       if (load.assumed && part.kind !== 'strength' && part.kind !== 'maxLoad') assumed.add(load.assumed);
       const demand = demandOf(standsFor[slot.movement] ?? slot.movement, slot.unit, capacity, load.kg, slot.heightCm?.[category] ?? null, vestKg);
       if (demand.guessed) assumed.add(demand.guessed);
-      return slot.tempo || slot.build ? { ...demand, cycleSeconds: tempoSeconds(slot.tempo) ?? demand.cycleSeconds } : demand;
+      const turns = demand.unit === 'm' ? placeCost(demand.movement, place).turnSecondsPerMetre : 0;
+      const cycleSeconds = (tempoSeconds(slot.tempo) ?? demand.cycleSeconds) + turns;
+      return cycleSeconds === demand.cycleSeconds ? demand : { ...demand, cycleSeconds };
     });
     const lists = itemLists(part);
     const brackets = new Map<number, number>();
@@ -102,7 +112,17 @@ export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity): Pr
             const worth = count === null ? 0 : item.bracket ? count / Math.max(1, brackets.get(item.bracket.id) ?? 1) : worthOf(demand, count);
             const linked =
               previous !== null && ((item.link !== null && item.link === previous.link) || (item.bracket !== null && item.bracket.id === previous.bracket?.id));
-            into.push({ kind: 'move', slot, demand, count, worth, round, unbroken: item.hold === 'unbroken', linked });
+            into.push({
+              kind: 'move',
+              slot,
+              demand,
+              count,
+              worth,
+              round,
+              unbroken: item.hold === 'unbroken',
+              linked,
+              wayOutSeconds: placeCost(demand.movement, place).wayOutSeconds,
+            });
           }
           previous = item;
         }
@@ -135,7 +155,25 @@ export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity): Pr
       },
     };
   });
-  return { capacity, parts, assumed: [...assumed] };
+  return { capacity, parts, assumed: [...assumed], plateSeconds: plateClock(capacity.athlete.category, place) };
+}
+
+/** Plate changes on the bar of the place, or on a usual one. */
+function plateClock(category: Category, place: Place | null): Program['plateSeconds'] {
+  const bar = place?.kit.find((item) => item.kind === 'barbell');
+  const barGrams = bar?.kind === 'barbell' ? bar.barGrams + bar.collarGrams : usualBarGrams[category];
+  const pairs = bar?.kind === 'barbell' ? bar.plates.map(({ grams, pieces }) => ({ grams, pairs: Math.floor(pieces / 2) })) : usualPlates;
+  const known = new Map<number, number>();
+  return (fromKg, toKg) => {
+    const key = Math.round(fromKg * 100) * 1_000_000 + Math.round(toKg * 100);
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const stack = (kg: number): readonly number[] => (bar ? stackFor(kg, barGrams, pairs) : usualStack(kg, barGrams));
+    const { off, on } = stackChange(stack(fromKg), stack(toKg));
+    const seconds = changeSeconds(off.length + on.length);
+    known.set(key, seconds);
+    return seconds;
+  };
 }
 
 /** `31X1` → 3 + 1 + 1 + 1 s; X counts one second. */

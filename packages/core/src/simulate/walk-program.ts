@@ -17,6 +17,8 @@ export interface TraceBlock {
   readonly count: number;
   /** reps of each set, whole mode only */
   readonly sets: readonly number[];
+  /** s of breaks between those sets */
+  readonly breakSeconds: number;
 }
 export interface PartResult {
   readonly part: number;
@@ -48,6 +50,22 @@ export interface WalkOptions {
    * the slow reference the fast walk is checked against
    */
   readonly stride?: 'set' | 'rep';
+  /** sets an athlete means to do of a slot's count, instead of the habit; null leaves the habit. A set beyond what is at hand fails, and a failed rep costs */
+  readonly splits?: (part: number, slot: number, round: number, count: number) => readonly number[] | null;
+  /** a slot taken as so many times easier (reps at hand and pace), to see what it decides */
+  readonly easier?: { readonly part: number; readonly slot: number; readonly factor: number };
+}
+
+/** s lost by a rep that failed: down, shake out, walk a step, set up again ("a failed rep costs a minute" with what follows; common practice, round figure) */
+const failedSeconds = 20;
+
+function easierBy({ repsToFailure, joulesPerKg, secondsPerUnit, ...rest }: Demand, factor: number): Demand {
+  return {
+    ...rest,
+    repsToFailure: repsToFailure * factor,
+    joulesPerKg: joulesPerKg / factor,
+    secondsPerUnit: secondsPerUnit && ((watts) => secondsPerUnit(watts) / factor),
+  };
 }
 
 /** Nobody works longer than this without an end in sight; a part that would is cut off here and says so. */
@@ -58,6 +76,9 @@ class Walker {
   readonly trace: TraceBlock[] = [];
   readonly body: Body;
   workSeconds = 0;
+  private awaySeconds = 0;
+  private barKg: number | null = null;
+  private idleSeconds = 0;
 
   constructor(
     readonly program: Program,
@@ -66,39 +87,73 @@ class Walker {
     this.body = new Body(program.capacity, options.form ?? usualForm);
   }
 
+  /** A planned rest: plates may be changed in it. */
   rest(seconds: number): void {
+    this.wait(seconds);
+    this.idleSeconds += Math.max(0, seconds);
+  }
+
+  /** A break within the work, or the way to the next movement. */
+  private wait(seconds: number): void {
     this.body.rest(seconds);
     this.now += Math.max(0, seconds);
   }
 
+  /** Seconds before a movement starts: the way there, from the street or to it, and the plates of a bar that was set to another load. */
+  private approachSeconds(step: MoveStep): number {
+    const { demand } = step;
+    const way = step.wayOutSeconds + this.awaySeconds;
+    this.awaySeconds = step.wayOutSeconds;
+    let plates = 0;
+    if (demand.barKg !== null) {
+      if (this.barKg !== null && this.barKg !== demand.barKg) plates = Math.max(0, this.program.plateSeconds(this.barKg, demand.barKg) - this.idleSeconds);
+      this.barKg = demand.barKg;
+      this.idleSeconds = 0;
+    }
+    return (step.linked ? 0 : this.body.transitionSeconds(demand)) + way + plates;
+  }
+
   /** One step, stopped at `limit` (absolute seconds). @returns the share of the step done, and the count */
   move(part: number, step: MoveStep, limit: number, finish: number): { share: number; count: number } {
-    const { demand } = step;
+    const { easier } = this.options;
+    const demand = easier && easier.part === part && easier.slot === step.slot ? easierBy(step.demand, easier.factor) : step.demand;
     const start = this.now;
-    const ahead = (): number => Math.max(5, finish - this.now);
     const most = step.count ?? Infinity;
     const tracing = this.options.trace === true;
     const sets: number[] = [];
+    let breakSeconds = 0;
+    this.wait(Math.min(this.approachSeconds(step), Math.max(0, limit - this.now)));
+    const split = demand.secondsPerUnit || step.count === null ? null : (this.options.splits?.(part, step.slot, step.round, step.count) ?? null);
     let done = 0;
-    if (!step.linked) this.rest(Math.min(this.body.transitionSeconds(demand), Math.max(0, limit - this.now)));
     let guard = 0;
     while (done < most - 1e-9 && this.now < limit - 1e-9 && guard++ < 3000) {
-      const full = this.body.setSize(demand, ahead(), step.unbroken);
+      const ahead = Math.max(5, finish - this.now);
+      const full = split ? this.meantSet(demand, split[guard - 1] ?? most, ahead) : this.body.setSize(demand, ahead, step.unbroken);
       const chunk = demand.secondsPerUnit ? chunkOf(demand, step.count, limit - this.now) : full;
       const planned = Math.min(most - done, this.options.whole && !demand.secondsPerUnit ? Math.max(1, Math.floor(full + 1e-9)) : chunk);
       if (done > 0 && !demand.secondsPerUnit) {
         // a break is worth what it leads to: a last half set costs half a break, so reps and fitness never make a jump
-        const part = this.options.whole ? 1 : Math.min(1, planned / full);
-        this.rest(Math.min(this.body.breakSeconds(demand, ahead()) * part, Math.max(0, limit - this.now)));
+        const part = this.options.whole || split ? 1 : Math.min(1, planned / full);
+        const pause = Math.min(this.body.breakSeconds(demand, ahead) * part, Math.max(0, limit - this.now));
+        this.wait(pause);
+        breakSeconds += pause;
         if (this.now >= limit - 1e-9) break;
       }
       const size = this.inARow(demand, planned, limit, finish);
       done += size;
       if (tracing) sets.push(size);
-      if (!Number.isFinite(this.now)) throw new RangeError(`Walker.move: time is not finite at ${demand.movement.id}`);
     }
-    if (tracing && (done > 0 || this.now > start)) this.trace.push({ part, slot: step.slot, round: step.round, start, end: this.now, count: done, sets });
+    if (tracing && (done > 0 || this.now > start))
+      this.trace.push({ part, slot: step.slot, round: step.round, start, end: this.now, count: done, sets, breakSeconds });
     return { share: step.count === null ? 1 : Math.min(1, done / step.count), count: done };
+  }
+
+  /** A set as meant, or what is at hand of it when it fails; the failed rep costs its time at once. */
+  private meantSet(demand: Demand, meant: number, ahead: number): number {
+    const atHand = Math.max(1, this.body.atHand(demand, ahead));
+    if (meant <= atHand) return meant;
+    this.wait(failedSeconds);
+    return Math.max(1, this.options.whole ? Math.floor(Math.min(meant, this.body.atHand(demand, ahead))) : Math.min(meant, this.body.atHand(demand, ahead)));
   }
 
   /** `planned` reps without a break, cut at `limit`. @returns the reps done */

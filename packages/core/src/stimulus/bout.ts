@@ -17,12 +17,12 @@ export interface Bout {
 const metWith = 0.2;
 
 export function boutOf(demand: Demand, count: number, capacity: Capacity): Bout {
-  const power = capacity.criticalPower * 1.05;
+  const power = capacity.criticalPower * capacity.fitness * 1.05;
   if (demand.secondsPerUnit) {
     const seconds = count * demand.secondsPerUnit(power);
     return { seconds, setShare: Math.min(1, seconds / 2400), joulesPerKg: power * seconds };
   }
-  const atHand = Math.max(0.3, demand.repsToFailure * constants.insideShare) * (1 - metWith);
+  const atHand = Math.max(0.3, demand.repsToFailure * constants.insideShare * capacity.fitness ** 1.5) * (1 - metWith);
   const set = Math.max(1, atHand * constants.breakMargin);
   const breaks = Math.max(0, count / set - 1);
   const breakSeconds = demand.resetSeconds * 0.7 + constants.breakLocal * 0.65 + Math.max(0, 3 - demand.repsToFailure * constants.insideShare) * 6;

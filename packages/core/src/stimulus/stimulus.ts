@@ -1,7 +1,9 @@
 /** The stimulus of a part: what it asks, slot by slot and in all, from the program and one run of it. */
 import { muscles, patterns, type Pattern } from '../movements/movement';
-import type { Program } from '../simulate/program';
+import type { Capacity } from '../capacity/capacity';
+import { compile, type Program } from '../simulate/program';
 import type { PartResult } from '../simulate/walk-program';
+import type { Workout } from '../workout/workout';
 import { boutOf, type Bout } from './bout';
 
 export interface SlotStimulus {
@@ -44,6 +46,11 @@ export function slotCounts(program: Program, part: number): Map<number, { total:
       counts.set(step.slot, { total: known.total + count, bouts: known.bouts + 1 });
     }
   return counts;
+}
+
+/** One mean bout of each slot of a part, on its own. */
+export function bouts(workout: Pick<Workout, 'parts'>, capacity: Capacity, part = 0): Bout[] {
+  return stimulusOf(compile(workout, capacity), part, null).slots.map((slot) => slot.bout);
 }
 
 export function stimulusOf(program: Program, part: number, result: PartResult | null): PartStimulus {

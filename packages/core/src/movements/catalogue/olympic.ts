@@ -1,4 +1,5 @@
 import { composite, held, movement, ofLift, type Spec } from '../build';
+import { rises } from '../heights';
 
 const bar = held('rack', 1, 'barbell');
 const lifting: Spec = {
@@ -7,7 +8,7 @@ const lifting: Spec = {
   muscles: { posterior: 1, quads: 0.6, back: 0.6, grip: 0.6, shoulders: 0.4, trunk: 0.4 },
   floor: [2, 2],
   avoid: ['spinal_loading', 'wrists'],
-  rise: [0.2, 0.72],
+  rise: [0.2, rises.clean],
   cycle: 3,
   reset: 5,
   drops: true,
@@ -23,7 +24,7 @@ const snatching: Spec = {
   ...lifting,
   patterns: { groundToOverhead: 1 },
   muscles: { posterior: 1, shoulders: 0.7, back: 0.6, grip: 0.7, quads: 0.5, trunk: 0.4 },
-  rise: [0.2, 1.05],
+  rise: [0.2, rises.snatch],
   overheadStanding: true,
   avoid: ['spinal_loading', 'overhead', 'wrists'],
   limit: ofLift('snatch', 1),
@@ -34,13 +35,13 @@ const snatching: Spec = {
 
 const powerClean = movement('power-clean', lifting, { load: bar, limit: ofLift('clean', 0.88), easier: ['hang-power-clean', 'dumbbell-power-clean'], harder: ['squat-clean'] });
 const hangClean = movement('hang-clean', hang, { load: bar, limit: ofLift('clean', 0.92), easier: ['hang-power-clean'], harder: ['squat-clean'] });
-const clean = movement('clean', lifting, { load: bar, aliases: ['barbell clean'], cycle: 3.4, rise: [0.3, 0.72], limit: ofLift('clean', 1), easier: ['power-clean', 'dumbbell-squat-clean'], harder: [] });
+const clean = movement('clean', lifting, { load: bar, aliases: ['barbell clean'], cycle: 3.4, rise: [0.3, rises.clean], limit: ofLift('clean', 1), easier: ['power-clean', 'dumbbell-squat-clean'], harder: [] });
 const hangPowerClean = movement('hang-power-clean', hang, { load: bar, limit: ofLift('clean', 0.82), easier: ['dumbbell-hang-power-clean'], harder: ['power-clean'] });
 const overhead: Spec = {
   family: 'press',
   patterns: { verticalPush: 1 },
   muscles: { shoulders: 1, arms: 0.6, trunk: 0.4, quads: 0.3 },
-  rise: [0.05, 0.36],
+  rise: [0.05, rises.press],
   overheadStanding: true,
   avoid: ['overhead', 'wrists'],
   limit: ofLift('strictPress', 1.45),
@@ -50,7 +51,7 @@ const overhead: Spec = {
   noReps: ['Elbows soft at the top'],
   cautions: ['Check the ceiling at full reach first'],
 };
-const jerkOf = (id: string, own: Spec) => movement(id, overhead, { floor: [1, 1], skill: 2, rise: [0.1, 0.36], ...own });
+const jerkOf = (id: string, own: Spec) => movement(id, overhead, { floor: [1, 1], skill: 2, rise: [0.1, rises.press], ...own });
 const jerk = jerkOf('jerk', { aliases: ['barbell jerk', 'shoulder to overhead'], load: held('rack', 1, 'barbell'), limit: ofLift('strictPress', 1.55), easier: ['push-press', 'push-jerk'], harder: [] });
 const dumbbellPress = movement('dumbbell-clean-part', overhead, { limit: ofLift('strictPress', 0.85) });
 const dumbbellHangPowerClean = movement('dumbbell-hang-power-clean', hang, {
@@ -81,7 +82,7 @@ export const olympicLifts = [
     patterns: { hinge: 0.4, squat: 0.4, groundToOverhead: 0.2 },
     muscles: { posterior: 0.9, quads: 1, back: 0.5, grip: 0.5, trunk: 0.5 },
     avoid: ['spinal_loading', 'wrists', 'deep_knee'],
-    rise: [0.38, 0.85],
+    rise: [0.2 + 0.7 * rises.squat, rises.clean + 0.5 * rises.squat],
     cycle: 3.9,
     easier: ['power-clean', 'dumbbell-squat-clean', 'front-squat'],
     harder: [],
@@ -106,9 +107,9 @@ export const olympicLifts = [
     patterns: { hinge: 0.4, squat: 0.4, groundToOverhead: 0.2 },
     muscles: { posterior: 0.8, quads: 1, grip: 0.6, trunk: 0.5, back: 0.4 },
     avoid: ['spinal_loading', 'deep_knee'],
-    rise: [0.38, 0.75],
-    limit: ofLift('clean', 0.78),
-    cycle: 3.3,
+    rise: [0.2 + 0.7 * rises.squat, 0.65 + 0.5 * rises.squat],
+    limit: ofLift('clean', 0.84),
+    cycle: 3.1,
     easier: ['dumbbell-front-squat', 'jumping-squat'],
     harder: ['squat-clean'],
   }),
@@ -183,6 +184,38 @@ export const olympicLifts = [
     easier: ['dumbbell-swing'],
     harder: ['dumbbell-snatch'],
   }),
+  movement('kettlebell-clean', lifting, { ...light, aliases: ['single kettlebell clean', 'single-arm kettlebell clean'], side: 'alternating', load: held('rack', 1, 'kettlebell'), rise: [0.12, 0.5], limit: ofLift('clean', 0.36), cycle: 2.1, easier: ['kettlebell-swing'], harder: ['double-kettlebell-clean'] }),
+  movement('double-kettlebell-clean', lifting, { ...light, load: held('rack', 2, 'kettlebell'), rise: [0.12, 0.5], limit: ofLift('clean', 0.7), cycle: 2.3, easier: ['kettlebell-clean'], harder: ['power-clean'] }),
+  movement('alternating-dumbbell-clean', lifting, { ...light, aliases: ['alternating dumbbell power clean', 'single dumbbell power clean'], side: 'alternating', load: held('shoulder', 1, 'dumbbell', 'kettlebell'), rise: [0.18, 0.65], limit: ofLift('clean', 0.4), cycle: 2.3, easier: ['single-dumbbell-hang-clean'], harder: ['dumbbell-power-clean'] }),
+  movement('dumbbell-hang-squat-clean', hang, {
+    ...light,
+    patterns: { hinge: 0.3, squat: 0.5, groundToOverhead: 0.2 },
+    muscles: { posterior: 0.7, quads: 1, grip: 0.6, trunk: 0.5, back: 0.4 },
+    load: held('rack', 2, 'dumbbell', 'kettlebell'),
+    avoid: ['spinal_loading', 'deep_knee'],
+    rise: [0.1 + 0.7 * rises.squat, 0.5],
+    limit: ofLift('clean', 0.74),
+    cycle: 2.9,
+    easier: ['dumbbell-front-squat'],
+    harder: ['dumbbell-squat-clean'],
+  }),
+  movement('hang-squat-clean', hang, { load: bar, avoid: ['spinal_loading', 'wrists', 'deep_knee'], rise: [0.12 + 0.7 * rises.squat, 0.55], limit: ofLift('clean', 0.95), cycle: 3.2, easier: ['hang-power-clean', 'dumbbell-hang-squat-clean'], harder: ['squat-clean'] }),
+  movement('sumo-deadlift-high-pull', lifting, {
+    load: held('hands', 1, 'barbell', 'kettlebell', 'dumbbell'),
+    drops: false,
+    skill: 1,
+    avoid: ['spinal_loading'],
+    rise: [0.2, 0.62],
+    cycle: 2.2,
+    limit: ofLift('clean', 0.75),
+    easier: ['kettlebell-high-pull', 'kettlebell-swing'],
+    harder: ['clean-pull'],
+    standards: ['Wide stance, hips open before the arms pull', 'Elbows high, load under the chin'],
+  }),
+  movement('hang-snatch', snatching, { load: held('overhead', 1, 'barbell'), aliases: ['hang squat snatch'], avoid: ['spinal_loading', 'overhead', 'wrists', 'deep_knee'], rise: [0.25, 0.75], limit: ofLift('snatch', 0.95), skill: 3, easier: ['hang-power-snatch'], harder: ['snatch'] }),
+  movement('muscle-snatch', snatching, { load: held('overhead', 1, 'barbell'), limit: ofLift('snatch', 0.65), drops: false, skill: 1, easier: ['dumbbell-snatch'], harder: ['power-snatch'] }),
+  movement('double-dumbbell-snatch', snatching, { ...light, avoid: ['spinal_loading', 'overhead'], aliases: ['two-dumbbell snatch'], load: held('overhead', 2, 'dumbbell', 'kettlebell'), limit: ofLift('snatch', 0.85), rise: [0.18, 0.95], cycle: 2.6, skill: 2, easier: ['dumbbell-snatch'], harder: ['power-snatch'] }),
+  movement('bag-ground-to-overhead', snatching, { ...light, aliases: ['sandbag ground to overhead', 'backpack ground to overhead', 'plate ground to overhead'], avoid: ['spinal_loading', 'overhead'], load: held('overhead', 1, 'sandbag', 'backpack', 'plate', 'can'), limit: ofLift('snatch', 0.6), rise: [0.18, 1], cycle: 3, easier: ['bag-to-shoulder'], harder: ['dumbbell-snatch'] }),
   jerk,
   jerkOf('push-jerk', { load: held('rack', 1, 'barbell'), limit: ofLift('strictPress', 1.5), easier: ['push-press'], harder: ['jerk'] }),
   jerkOf('split-jerk', { load: held('rack', 1, 'barbell'), limit: ofLift('strictPress', 1.6), skill: 3, floor: [2, 1], easier: ['push-jerk'], harder: [] }),
@@ -209,6 +242,49 @@ export const olympicLifts = [
       { of: jerk, times: 1 },
     ],
     { load: bar, limit: ofLift('clean', 0.88), family: 'clean and snatch', easier: ['dumbbell-clean-and-press'], harder: ['clean-and-jerk'] },
+  ),
+  composite(
+    'dumbbell-hang-clean-and-jerk',
+    [
+      { of: dumbbellHangPowerClean, times: 1 },
+      { of: dumbbellPress, times: 1 },
+    ],
+    {
+      load: held('rack', 2, 'dumbbell', 'kettlebell'),
+      avoid: ['spinal_loading', 'overhead'],
+      limit: ofLift('strictPress', 1.02),
+      family: 'clean and snatch',
+      aliases: ['dumbbell hang clean and press'],
+      skill: 1,
+      easier: ['single-dumbbell-clean-and-press'],
+      harder: ['hang-clean-and-jerk'],
+    },
+  ),
+  composite(
+    'kettlebell-clean-and-press',
+    [
+      { of: dumbbellHangPowerClean, times: 1 },
+      { of: dumbbellPress, times: 1 },
+    ],
+    {
+      load: held('rack', 1, 'kettlebell'),
+      side: 'alternating',
+      avoid: ['spinal_loading', 'overhead'],
+      limit: ofLift('strictPress', 0.46),
+      family: 'clean and snatch',
+      aliases: ['kettlebell clean and jerk', 'kettlebell long cycle'],
+      skill: 1,
+      easier: ['single-arm-dumbbell-press'],
+      harder: ['dumbbell-clean-and-press'],
+    },
+  ),
+  composite(
+    'dumbbell-squat-clean-thruster',
+    [
+      { of: dumbbellPowerClean, times: 1 },
+      { of: movement('dumbbell-thruster-part', overhead, { rise: [rises.squat, rises.squat + rises.press], cycle: 2.5, avoid: ['overhead', 'deep_knee'] }), times: 1 },
+    ],
+    { load: held('rack', 2, 'dumbbell', 'kettlebell'), limit: ofLift('strictPress', 1.05), family: 'clean and snatch', aliases: ['dumbbell cluster'], avoid: ['spinal_loading', 'overhead', 'deep_knee'], skill: 1, easier: ['dumbbell-thruster'], harder: ['squat-clean-thruster'] },
   ),
   composite(
     'dumbbell-clean-and-press',
@@ -249,7 +325,7 @@ export const olympicLifts = [
     'squat-clean-thruster',
     [
       { of: powerClean, times: 1 },
-      { of: movement('thruster-part', overhead, { rise: [0.26, 0.62], cycle: 2.6, avoid: ['overhead', 'deep_knee', 'wrists'] }), times: 1 },
+      { of: movement('thruster-part', overhead, { rise: [rises.squat, rises.squat + rises.press], cycle: 2.6, avoid: ['overhead', 'deep_knee', 'wrists'] }), times: 1 },
     ],
     { load: bar, limit: ofLift('strictPress', 1.2), family: 'clean and snatch', aliases: ['cluster'], easier: ['thruster', 'dumbbell-clean-and-press'], harder: [] },
   ),

@@ -1,4 +1,5 @@
 import { held, movement, ofLift, ofSet, type Spec } from '../build';
+import { rises } from '../heights';
 
 /** Shares of body mass carried, Ebben et al. 2011, J Strength Cond Res 25(10): floor 64 %, knees 49 %, hands on 30 cm 55 %, on 60 cm 41 %, feet on 30 cm 70 %, on 60 cm 74 %. */
 export const pushUpShares = { floor: 0.64, knees: 0.49, hands30: 0.55, hands60: 0.41, feet30: 0.7, feet60: 0.74 } as const;
@@ -53,7 +54,7 @@ const pressing: Spec = {
   floor: [1, 1],
   avoid: ['overhead'],
   overheadStanding: true,
-  rise: [0, 0.35],
+  rise: [0, rises.press],
   cycle: 2.1,
   reset: 5,
   limit: ofLift('strictPress', 1),
@@ -61,7 +62,7 @@ const pressing: Spec = {
   noReps: ['Elbows soft at the top', 'Leaning back under the load'],
   cautions: ['Check the ceiling at full reach first'],
 };
-const driving: Spec = { ...pressing, muscles: { shoulders: 1, arms: 0.6, trunk: 0.4, quads: 0.35 }, rise: [0.06, 0.35], cycle: 2, skill: 1, standards: ['Dip and drive straight up and down', 'Locked out over the middle of the foot'] };
+const driving: Spec = { ...pressing, muscles: { shoulders: 1, arms: 0.6, trunk: 0.4, quads: 0.35 }, rise: [0.06, rises.press], cycle: 2, skill: 1, standards: ['Dip and drive straight up and down', 'Locked out over the middle of the foot'] };
 const lying: Spec = {
   ...pressing,
   patterns: { horizontalPush: 1 },
@@ -178,6 +179,10 @@ export const pushes = [
   movement('kipping-handstand-push-up', handstanding, { limit: ofSet('handstandPushUp', 1.6), cycle: 2.3, easier: ['box-handstand-push-up'], harder: [] }),
   movement('strict-handstand-push-up', handstanding, { limit: ofSet('handstandPushUp', 1), easier: ['box-handstand-push-up', 'piked-push-up'], harder: [] }),
   movement('handstand-hold', handstanding, { unit: 's', rise: [0, 0], joulesPerKg: 6, cycle: 1, limit: ofSet('plank', 0.4), skill: 2, easier: ['piked-push-up'], harder: ['handstand-push-up'] }),
+  movement('handstand-shoulder-tap', handstanding, { aliases: ['handstand tap', 'handstand taps'], side: 'alternating', rise: [0.01, 0], joulesPerKg: 6, cycle: 1.6, limit: ofSet('plank', 0.12), easier: ['handstand-hold', 'shoulder-tap'], harder: [], standards: ['Hand to the other shoulder, hips still'], noReps: ['Feet leave the wall'] }),
+  movement('wall-walk', handstanding, { aliases: ['wall climb', 'wall walks'], rise: [0.45, 0], cycle: 8, limit: ofSet('pushUp', 0.28), skill: 2, easier: ['walk-out-push-up', 'piked-push-up'], harder: [], standards: ['Chest to the floor at the start, hands to the line at the wall'], noReps: ['Hands short of the line'] }),
+  movement('ring-push-up', pushing, { needs: 'rings', aliases: ['push-up on rings'], muscles: { chest: 1, arms: 0.65, shoulders: 0.55, trunk: 0.45 }, limit: ofSet('pushUp', 0.7, pushUpShares.floor), cycle: 2, skill: 1, easier: ['push-up'], harder: ['ring-dip'] }),
+  movement('close-hand-push-up', pushing, { aliases: ['narrow push-up', 'diamond push-up'], muscles: { chest: 0.8, arms: 1, shoulders: 0.5, trunk: 0.35 }, limit: ofSet('pushUp', 0.72, pushUpShares.floor), cycle: 1.8, easier: ['push-up'], harder: [] }),
   movement('ring-dip', dipping, { needs: 'rings', easier: ['bar-dip', 'chair-dip', 'hand-release-push-up'], harder: [], skill: 2 }),
   movement('bar-dip', dipping, { aliases: ['dip', 'parallel bar dip'], needs: 'dipBar', limit: ofSet('dip', 1.3), skill: 1, easier: ['chair-dip', 'push-up'], harder: ['ring-dip'] }),
   movement('chair-dip', dipping, {
@@ -227,6 +232,9 @@ export const pushes = [
     easier: ['two-hand-dumbbell-press'],
     harder: ['dumbbell-push-press'],
   }),
+  movement('kettlebell-press', pressing, { aliases: ['single-arm kettlebell press', 'kettlebell strict press'], side: 'perSide', load: held('rack', 1, 'kettlebell'), limit: ofLift('strictPress', 0.43), muscles: { shoulders: 1, arms: 0.6, trunk: 0.6 }, easier: ['two-hand-dumbbell-press'], harder: ['dumbbell-strict-press'] }),
+  movement('band-press', pressing, { aliases: ['band overhead press'], load: held('rack', 1, 'band'), limit: ofLift('strictPress', 0.9), easier: ['piked-push-up'], harder: ['two-hand-dumbbell-press'] }),
+  movement('dumbbell-bench-press', lying, { load: held('hands', 2, 'dumbbell', 'kettlebell'), needs: 'bench', limit: ofLift('benchPress', 0.8), rise: [0, 0.24], easier: ['dumbbell-floor-press', 'push-up'], harder: ['bench-press'] }),
   movement('dumbbell-push-jerk', driving, { aliases: ['dumbbell jerk'], load: held('rack', 2, 'dumbbell', 'kettlebell'), limit: ofLift('strictPress', 1.2), skill: 2, easier: ['dumbbell-push-press'], harder: ['push-jerk'] }),
   movement('sandbag-press', pressing, { aliases: ['bag press'], load: held('hug', 1, 'sandbag', 'backpack', 'can'), limit: ofLift('strictPress', 0.8), easier: ['two-hand-dumbbell-press'], harder: [] }),
   movement('overhead-hold', pressing, {

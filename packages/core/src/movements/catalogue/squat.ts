@@ -1,4 +1,5 @@
 import { composite, held, maybeHeld, movement, ofLift, type Spec } from '../build';
+import { rises } from '../heights';
 
 /** Share of body mass that counts on both sides of the load share in squats: a fitted round figure, see docs/model.md. */
 const bodyShare = 0.3;
@@ -9,7 +10,7 @@ const squatting: Spec = {
   muscles: { quads: 1, posterior: 0.5, trunk: 0.25 },
   floor: [1, 1],
   avoid: ['deep_knee'],
-  rise: [0.26, 0],
+  rise: [rises.squat, 0],
   cycle: 1.35,
   reset: 3,
   limit: ofLift('backSquat', 1, bodyShare),
@@ -17,7 +18,7 @@ const squatting: Spec = {
   noReps: ['Stopped above parallel', 'Not standing tall at the top'],
   cautions: ['Stop if the knee or low back hurts; shorten the depth rather than push through'],
 };
-const loaded: Spec = { ...squatting, rise: [0.26, 0.26], cycle: 2.4, reset: 5, muscles: { quads: 1, posterior: 0.6, trunk: 0.45 } };
+const loaded: Spec = { ...squatting, rise: [rises.squat, rises.squat], cycle: 2.4, reset: 5, muscles: { quads: 1, posterior: 0.6, trunk: 0.45 } };
 const frontRack: Spec = { ...loaded, avoid: ['deep_knee', 'wrists'], standards: ['Elbows high, load over mid-foot'], muscles: { quads: 1, posterior: 0.5, trunk: 0.6, back: 0.3 } };
 const thrusting: Spec = {
   ...loaded,
@@ -25,7 +26,7 @@ const thrusting: Spec = {
   patterns: { squat: 0.55, verticalPush: 0.45 },
   muscles: { quads: 0.9, shoulders: 1, posterior: 0.5, trunk: 0.5, arms: 0.4 },
   avoid: ['deep_knee', 'overhead', 'wrists'],
-  rise: [0.26, 0.62],
+  rise: [rises.squat, rises.squat + rises.press],
   cycle: 2.6,
   overheadStanding: true,
   skill: 1,
@@ -163,7 +164,7 @@ export const squats = [
     patterns: { squat: 0.9, verticalPush: 0.1 },
     avoid: ['deep_knee', 'overhead'],
     overheadStanding: true,
-    rise: [0.26, 0],
+    rise: [rises.squat, 0],
     limit: ofLift('backSquat', 0.8, bodyShare),
     skill: 1,
     easier: ['air-squat'],
@@ -173,7 +174,7 @@ export const squats = [
     aliases: ['bag squat', 'sandbag shoulder squat'],
     load: held('shoulder', 1, 'sandbag', 'backpack'),
     avoid: ['deep_knee', 'spinal_loading'],
-    limit: ofLift('backSquat', 0.6, bodyShare),
+    limit: ofLift('backSquat', 0.72, bodyShare),
     easier: ['goblet-squat', 'air-squat'],
     harder: ['back-squat'],
   }),
@@ -182,7 +183,7 @@ export const squats = [
     load: held('hug', 1, 'sandbag', 'backpack', 'can'),
     avoid: ['deep_knee'],
     muscles: { quads: 1, posterior: 0.5, trunk: 0.75, arms: 0.5, back: 0.3 },
-    limit: ofLift('backSquat', 0.52, bodyShare),
+    limit: ofLift('backSquat', 0.66, bodyShare),
     cycle: 2.7,
     easier: ['goblet-squat', 'air-squat'],
     harder: ['front-squat'],
@@ -208,6 +209,32 @@ export const squats = [
     skill: 0,
     easier: ['squat-to-chair'],
     harder: ['goblet-thruster'],
+  }),
+  movement('kettlebell-thruster', thrusting, { load: held('rack', 2, 'kettlebell'), avoid: ['deep_knee', 'overhead'], limit: ofLift('strictPress', 1.15), easier: ['goblet-thruster'], harder: ['thruster'] }),
+  movement('single-arm-thruster', thrusting, {
+    aliases: ['single-arm dumbbell thruster', 'single-arm kettlebell thruster'],
+    side: 'perSide',
+    load: held('shoulder', 1, 'dumbbell', 'kettlebell', 'can'),
+    avoid: ['deep_knee', 'overhead'],
+    limit: ofLift('strictPress', 0.62),
+    easier: ['goblet-thruster'],
+    harder: ['dumbbell-thruster'],
+  }),
+  movement('band-thruster', thrusting, { load: held('rack', 1, 'band'), avoid: ['deep_knee', 'overhead'], limit: ofLift('strictPress', 1.1), skill: 0, easier: ['air-squat', 'jumping-squat'], harder: ['goblet-thruster'] }),
+  movement('paused-air-squat', squatting, { name: 'Paused air squat', aliases: ['pause squat', 'paused squat', 'air squat with pause'], cycle: 3.4, limit: ofLift('backSquat', 0.75, bodyShare), easier: ['air-squat'], standards: ['Two seconds still at the bottom'] }),
+  movement('box-squat', loaded, { aliases: ['barbell box squat'], load: held('back', 1, 'barbell'), needs: 'box | bench', avoid: ['spinal_loading'], rise: [0.2, 0.2], limit: ofLift('backSquat', 1.05, bodyShare), skill: 1, easier: ['squat-to-chair', 'goblet-squat'], harder: ['back-squat'] }),
+  movement('overhead-dumbbell-squat', loaded, {
+    aliases: ['single-arm overhead squat', 'dumbbell overhead squat'],
+    side: 'perSide',
+    patterns: { squat: 0.8, verticalPush: 0.2 },
+    muscles: { quads: 1, shoulders: 0.7, trunk: 0.7, posterior: 0.4 },
+    load: held('overhead', 1, 'dumbbell', 'kettlebell'),
+    avoid: ['deep_knee', 'overhead'],
+    overheadStanding: true,
+    limit: ofLift('strictPress', 0.6),
+    skill: 2,
+    easier: ['goblet-squat', 'stick-overhead-squat'],
+    harder: [],
   }),
   composite(
     'lunge-lunge-squat',

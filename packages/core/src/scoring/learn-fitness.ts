@@ -1,0 +1,91 @@
+/**
+ * What past results say about an athlete beyond the figures told: one fitness factor, re-estimated without letting one bad day move it far.
+ * Each result gives ln(fitness) by root-finding through the simulation, with a standard deviation of score noise ÷ elasticity. The posterior is that of a normal
+ * prior around 0 and Huber's weights (Huber 1964): a residual beyond 1.5 standard deviations counts in proportion, not in square.
+ */
+import type { Athlete } from '../athlete/athlete';
+import { estimateCapacity, type Capacity } from '../capacity/capacity';
+import { parseWorkout } from '../notation/parse-workout';
+import { compile } from '../simulate/program';
+import type { Workout } from '../workout/workout';
+import { elasticityNear, fitnessFor, scoreValue, scorer } from './compare';
+import { readScore, type Score } from './score-text';
+
+export interface PastResult {
+  readonly workout: Workout;
+  readonly score: Score;
+}
+export interface Learned {
+  readonly fitness: number;
+  /** log standard deviation that is left */
+  readonly spread: number;
+  /** results that said something */
+  readonly used: number;
+}
+
+/** log standard deviation of a score that is not fitness: the day and the pacing, and what the model has wrong about a workout (round figures) */
+const dayNoise = 0.05;
+const workoutNoise = 0.06;
+const huberLimit = 1.5;
+const leastElasticity = 0.15;
+
+interface Observed {
+  readonly log: number;
+  readonly spread: number;
+}
+
+function observe(capacity: Capacity, { workout, score }: PastResult): Observed | null {
+  const read = scoreValue(score, workout, compile(workout, capacity));
+  if (!read || !(read.value > 0)) return null;
+  const simulated = scorer(workout, capacity, score.kind !== 'capped');
+  const fitness = fitnessFor(read.value, simulated, read.unit === 'seconds' ? 'lower' : 'higher');
+  const elasticity = elasticityNear(simulated, fitness);
+  return elasticity < leastElasticity ? null : { log: Math.log(fitness), spread: Math.hypot(dayNoise, workoutNoise) / elasticity };
+}
+
+/** @param prior log standard deviation of fitness before any result, > 0 */
+export function posteriorFitness(observed: readonly Observed[], prior: number): { log: number; spread: number } {
+  let log = 0;
+  let precision = 1 / prior ** 2;
+  for (let step = 0; step < 8; step++) {
+    let weighted = 0;
+    precision = 1 / prior ** 2;
+    for (const each of observed) {
+      const residual = Math.abs(each.log - log) / Math.hypot(each.spread, prior);
+      const weight = (residual > huberLimit ? huberLimit / residual : 1) / each.spread ** 2;
+      weighted += weight * each.log;
+      precision += weight;
+    }
+    log = weighted / precision;
+  }
+  return { log, spread: Math.sqrt(1 / precision) };
+}
+
+export function learnFitness(capacity: Capacity, results: readonly PastResult[]): Learned {
+  const observed = results.flatMap((each) => observe(capacity, each) ?? []);
+  const { log, spread } = posteriorFitness(observed, capacity.fitnessSpread);
+  return { fitness: Math.exp(log), spread, used: observed.length };
+}
+
+/** The capacity of an athlete with everything known: figures told, norms, and past results. */
+export function capacityOf(athlete: Athlete): Capacity {
+  const capacity = estimateCapacity(athlete);
+  const results = (athlete.results ?? []).flatMap(({ workout, score }): PastResult[] => {
+    const read = readScore(score);
+    const parsed = parseWorkout(workout);
+    return read && parsed.diagnostics.every((each) => each.level !== 'error') ? [{ workout: parsed.workout, score: read }] : [];
+  });
+  if (results.length === 0) return capacity;
+  const { fitness, spread, used } = learnFitness(capacity, results);
+  if (used === 0) return capacity;
+  const change = Math.round((fitness - 1) * 100);
+  return {
+    ...capacity,
+    fitness,
+    fitnessSpread: spread,
+    assumed: [
+      ...capacity.assumed,
+      `from ${used} past result${used === 1 ? '' : 's'}: ${change === 0 ? 'as fit as the figures say' : `${Math.abs(change)} % ${change > 0 ? 'fitter' : 'less fit'} than the figures say`}`,
+    ],
+  };
+}
