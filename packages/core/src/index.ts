@@ -11,6 +11,7 @@ export { summarize, type WorkoutSummary, type PartSummary } from './workout/summ
 // the catalogue
 export { movements, movementOf, isMovementId, mainPattern } from './movements/catalogue';
 export { findMovement, nearestMovements } from './movements/names';
+export { heights, loadHeights, rises } from './movements/heights';
 export { patterns, muscles, type Movement, type Pattern, type Muscle } from './movements/movement';
 export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
 
@@ -28,7 +29,7 @@ export { obstacles, sentenceForObstacle, needsInWords, violates, type Obstacle }
 export { estimateCapacity, type Capacity } from './capacity/capacity';
 export { referenceAthlete, referenceCapacity } from './capacity/reference-athlete';
 export { brzyckiMax, epleyMax, nscaTable, repsAtShare, shareAtReps } from './capacity/strength-laws';
-export { acsmRunning, criticalSpeed, riegelTime, rowPace, rowPower, skibaTau, timeAtPower } from './capacity/engine-laws';
+export { acsmRunning, criticalSpeed, reserveBalance, riegelTime, rowPace, rowPower, skibaTau, timeAtPower } from './capacity/engine-laws';
 export { constants, formAtFitness, usualForm } from './simulate/body';
 export { compile, type Program } from './simulate/program';
 export { walkProgram, type Run, type TraceBlock } from './simulate/walk-program';
@@ -54,11 +55,13 @@ export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, type Preparation } from './prepare/prepare';
 export { planClock, countInSeconds, type ClockPlan, type Cue } from './clock/plan-clock';
 export { shareEquipment, type Sharing, type Use } from './clock/share-equipment';
-export { compareScores, elasticityOf, equivalentOf, meanSetFromClock, parOf, repsPerRound, type BoardRow, type Result } from './scoring/compare';
+export { sessionLoad } from './scoring/session-load';
+export { compareScores, elasticityOf, equivalentOf, fitnessFor, meanSetFromClock, parOf, repsPerRound, type BoardRow, type Result } from './scoring/compare';
 export { capacityOf, learnFitness, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, type Score } from './scoring/score-text';
 
 // units
 export { formatClock, readDuration } from './units/duration';
 export { formatMass, kilogramsPerPound, kilogramsToPounds, poundsToKilograms, trimNumber, type MassUnit } from './units/mass';
+export { quantile } from './units/quantile';
 export { seededRandom, normalFrom } from './units/random';

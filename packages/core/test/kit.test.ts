@@ -1,5 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
-import { barLoads, feasibleLoads, readAthlete, readKit, seededRandom } from '../src/index';
+import {
+  barLoads,
+  barPlan,
+  changeSeconds,
+  describeLoad,
+  feasibleLoads,
+  parseWorkout,
+  planPlateChanges,
+  readAthlete,
+  readKit,
+  seededRandom,
+  stackChange,
+} from '../src/index';
 
 describe('readKit', () => {
   const kinds = (text: string) => readKit([text]).items.map((item) => item.kind);
@@ -70,7 +82,93 @@ describe('feasibleLoads', () => {
       for (const load of fast) expect(20000 + 2 * load.sideGrams.reduce((sum, grams) => sum + grams, 0)).toBe(load.totalGrams);
     }
   });
+  test('change plates down to half a pound a side count, in whole grams', () => {
+    const { items } = readKit(['barbell 45 lb, plates 2x45 2x2.5 2x0.5 lb']);
+    const totals = feasibleLoads(items).map((load) => load.grams);
+    // NIST SP 811: 1 lb = 453.592 37 g; 45 lb = 20 412 g, 0.5 lb = 227 g
+    expect(totals).toContain(20412 + 2 * 227);
+    expect(totals).toContain(20412 + 2 * (20412 + 1134 + 227));
+    expect(totals.every(Number.isInteger)).toBe(true);
+  });
+  test('two handles share their plates: equal to brute force on 120 random sets (seed 8)', () => {
+    const random = seededRandom(8);
+    for (let kit = 0; kit < 120; kit++) {
+      const plates = [500, 1250, 2500, 5000].filter(() => random() < 0.7).map((grams) => ({ grams, pieces: 1 + Math.floor(random() * 8) }));
+      const loads = feasibleLoads([{ kind: 'handles', handleGrams: 2000, count: 2, plates }]);
+      for (const count of [1, 2] as const) {
+        const pairs = plates.map(({ grams, pieces }) => ({ grams, pairs: Math.floor(pieces / (2 * count)) }));
+        expect(loads.filter((load) => load.count === count).map((load) => load.grams)).toEqual(bruteForce(2000, pairs));
+      }
+    }
+  });
+  test.each([
+    ['vest 9 kg', ['vest 9 kg']],
+    ['band medium', ['band medium (about 15–30 kg)']],
+    ['backpack up to 3 kg', ['backpack 1 kg', 'backpack 2 kg', 'backpack 3 kg']],
+    ['water can 10 l x 2', ['water can 10 kg', '2 water cans 10 kg']],
+    ['sandbag 30 kg', ['sandbag 30 kg']],
+    [
+      'dumbbell handle 2 kg x 2, plates 4x1.25 kg',
+      ['dumbbell 2 kg', 'dumbbell 4.5 kg (1.25 a side)', 'dumbbell 7 kg (1.25 + 1.25 a side)', '2 dumbbells 2 kg', '2 dumbbells 4.5 kg (1.25 a side)'],
+    ],
+    ['barbell 15 kg, plates 2x10 kg, collars 0.5 kg', ['empty bar 15.5 kg', 'bar 35.5 kg (10 a side)']],
+  ])('%j makes %j', (line, texts) => expect(feasibleLoads(readKit([line]).items).map(describeLoad)).toEqual(texts));
   test('refuses a mass that is no positive integer', () => expect(() => barLoads(0, [])).toThrow(RangeError));
+});
+
+describe('planPlateChanges', () => {
+  const pairs = [
+    { grams: 10000, pairs: 2 },
+    { grams: 5000, pairs: 2 },
+    { grams: 2500, pairs: 1 },
+  ];
+  test('takes plates off from the outside in', () => {
+    expect(stackChange([15000, 5000, 2500], [15000, 10000])).toEqual({ off: [2500, 5000], on: [10000] });
+    expect(stackChange([15000], [15000])).toEqual({ off: [], on: [] });
+  });
+  test('hangs 10 + 10 rather than change when the next load needs it', () => {
+    // 40 kg with 10, or with 5 + 5: before 60 kg (10 + 10) the first saves two plates
+    const steps = planPlateChanges(20000, pairs, [40000, 60000])!;
+    expect(steps.map((step) => step.sideGrams)).toEqual([[10000], [10000, 10000]]);
+    expect(steps[1]!.seconds).toBe(changeSeconds(1));
+  });
+  test('equals brute force over every way to make each load (seed 12)', () => {
+    const random = seededRandom(12);
+    const ways = (side: number): number[][] => {
+      const found: number[][] = [];
+      for (let a = 0; a <= 2; a++)
+        for (let b = 0; b <= 2; b++)
+          for (let c = 0; c <= 1; c++)
+            if (a * 10000 + b * 5000 + c * 2500 === side) found.push([...Array(a).fill(10000), ...Array(b).fill(5000), ...Array(c).fill(2500)] as number[]);
+      return found;
+    };
+    const cheapest = (from: readonly number[], totals: readonly number[]): number =>
+      totals.length === 0
+        ? 0
+        : Math.min(
+            ...ways((totals[0]! - 20000) / 2).map((side) => {
+              const { off, on } = stackChange(from, side);
+              return changeSeconds(off.length + on.length) + cheapest(side, totals.slice(1));
+            }),
+          );
+    for (let time = 0; time < 60; time++) {
+      const totals = Array.from({ length: 4 }, () => 20000 + 5000 * Math.floor(random() * 13)).filter((total) => ways((total - 20000) / 2).length > 0);
+      const steps = planPlateChanges(20000, pairs, totals)!;
+      expect(steps.reduce((sum, step) => sum + step.seconds, 0)).toBe(cheapest([], totals));
+    }
+  });
+  test('says nothing of a load the kit cannot make', () => expect(planPlateChanges(20000, pairs, [41000])).toBeNull());
+  test('a plan in sentences', () => {
+    const place = {
+      name: 'shed',
+      floor: { lengthM: 5, widthM: 4 },
+      ceilingM: 3,
+      noise: 'free' as const,
+      kit: readKit(['barbell 20 kg, plates 4x10 4x5 2x2.5 kg']).items,
+    };
+    const { workout } = parseWorkout('AMRAP 6:00\n5 power clean @ 60/40 kg\n\nrest 1:00\n\nAMRAP 6:00\n5 power clean @ 70/45 kg');
+    expect(barPlan(workout, place, 'men', 'kg')).toEqual(['Bar: 60 kg, 10 kg + 10 kg a side', 'Bar to 70 kg: 5 kg on a side, about 11 s']);
+  });
 });
 
 describe('readAthlete', () => {
@@ -83,6 +181,21 @@ describe('readAthlete', () => {
   test('an unknown key or a wrong figure is a warning, never a refusal', () => {
     const { problems } = readAthlete({ shoe: 42, body_mass: 'heavy', avoid: ['mornings'], maxes: { back_squat: 'lots' } }, '2026-11-25');
     expect(problems.map((each) => each.level)).toEqual(['warning', 'warning', 'warning', 'warning']);
+  });
+  test('reads past results and the way to the street, and says what a wrong one should be', () => {
+    const { athlete, problems } = readAthlete(
+      {
+        results: [
+          { workout: 'AMRAP 10:00\n10 burpee', score: '8+3' },
+          { workout: 'x', score: 'fast' },
+        ],
+        place: { to_street: '20 s', kit: [] },
+      },
+      '2026-11-25',
+    );
+    expect(athlete.results).toEqual([{ workout: 'AMRAP 10:00\n10 burpee', score: '8+3' }]);
+    expect(athlete.places[0]!.toStreetSeconds).toBe(20);
+    expect(problems.map((each) => each.key)).toEqual(['results.2']);
   });
   test('reads lengths and masses in either system', () => {
     const { athlete } = readAthlete({ body_mass: '154 lb', stature: '5\'7"', maxes: { clean: '135 lb' } }, '2026-11-25');

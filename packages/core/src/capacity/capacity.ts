@@ -58,7 +58,16 @@ interface Observation<K> {
   readonly spread: number;
 }
 
-/** Common factor and own deviations; see the head of the file. */
+/** Several measurements of one thing as one, weighted by their precision. */
+function pooled<K>(observed: readonly Observation<K>[], norm: number): { log: number; variance: number } {
+  const precision = observed.reduce((sum, each) => sum + 1 / each.spread ** 2, 0);
+  return { log: observed.reduce((sum, each) => sum + Math.log(each.value / norm) / each.spread ** 2, 0) / precision, variance: 1 / precision };
+}
+
+/**
+ * Common factor and own deviations; see the head of the file. Exact posterior of the normal model (checked against a matrix library).
+ * What is told to within {@link spreadOfMeasure} stays as told.
+ */
 function reconcile<K extends string>(
   keys: readonly K[],
   norm: (key: K) => number,
@@ -66,22 +75,29 @@ function reconcile<K extends string>(
   ownSpread: number,
   normSpread: number,
 ): Record<K, Estimate> {
+  const seen = new Map(
+    keys.flatMap((key) => {
+      const own = observed.filter((each) => each.key === key);
+      return own.length > 0 ? [[key, pooled(own, norm(key))] as const] : [];
+    }),
+  );
   let weight = 1 / normSpread ** 2;
   let sum = 0;
-  for (const each of observed) {
-    const precision = 1 / (ownSpread ** 2 + each.spread ** 2);
-    weight += precision;
-    sum += precision * Math.log(each.value / norm(each.key));
+  for (const { log, variance } of seen.values()) {
+    weight += 1 / (ownSpread ** 2 + variance);
+    sum += log / (ownSpread ** 2 + variance);
   }
   const common = sum / weight;
   return Object.fromEntries(
-    keys.map((key) => {
-      const direct = observed.filter((each) => each.key === key);
-      if (direct.length === 0) return [key, { value: norm(key) * Math.exp(common), known: false, spread: Math.sqrt(1 / weight + ownSpread ** 2) }];
-      const precision = direct.reduce((total, each) => total + 1 / each.spread ** 2, 1 / ownSpread ** 2);
-      const mean = (direct.reduce((total, each) => total + Math.log(each.value / norm(key)) / each.spread ** 2, 0) + common / ownSpread ** 2) / precision;
-      const exact = direct.find((each) => each.spread <= spreadOfMeasure);
-      return [key, { value: exact ? exact.value : norm(key) * Math.exp(mean), known: true, spread: exact ? spreadOfMeasure : Math.sqrt(1 / precision) }];
+    keys.map((key): [K, Estimate] => {
+      const own = seen.get(key);
+      if (!own) return [key, { value: norm(key) * Math.exp(common), known: false, spread: Math.sqrt(1 / weight + ownSpread ** 2) }];
+      const told = observed.find((each) => each.key === key && each.spread <= spreadOfMeasure);
+      if (told) return [key, { value: told.value, known: true, spread: told.spread }];
+      const precision = 1 / own.variance + 1 / ownSpread ** 2;
+      const pull = 1 / ownSpread ** 2 / precision;
+      const mean = own.log / own.variance / precision + pull * common;
+      return [key, { value: norm(key) * Math.exp(mean), known: true, spread: Math.sqrt(1 / precision + pull ** 2 / weight) }];
     }),
   ) as Record<K, Estimate>;
 }

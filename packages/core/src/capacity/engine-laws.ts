@@ -41,6 +41,20 @@ export function skibaTau(deficitWatts: number): number {
   return 546 * Math.exp(-0.01 * deficitWatts) + 316;
 }
 
+/**
+ * What is left of W′ after stretches of constant power (Skiba et al. 2012): spent above the critical power, refilled below it with τ of the deficit.
+ * @param reserve W′ in J
+ * @returns J left after each stretch; below 0 means that more was asked than there was
+ */
+export function reserveBalance(stretches: readonly { readonly watts: number; readonly seconds: number }[], criticalPower: number, reserve: number): number[] {
+  let left = reserve;
+  return stretches.map(({ watts, seconds }) => {
+    left =
+      watts >= criticalPower ? left - (watts - criticalPower) * seconds : reserve - (reserve - left) * Math.exp(-seconds / skibaTau(criticalPower - watts));
+    return left;
+  });
+}
+
 /** ACSM metabolic equation for running: 0.2 v + 0.9 v grade + 3.5 ml/kg/min, v in m/min. */
 export function acsmRunning(metresPerMinute: number, grade = 0): number {
   return 0.2 * metresPerMinute + 0.9 * metresPerMinute * grade + 3.5;

@@ -39,7 +39,8 @@ function observe(capacity: Capacity, { workout, score }: PastResult): Observed |
   if (!read || !(read.value > 0)) return null;
   const simulated = scorer(workout, capacity, score.kind !== 'capped');
   const fitness = fitnessFor(read.value, simulated, read.unit === 'seconds' ? 'lower' : 'higher');
-  const elasticity = elasticityNear(simulated, fitness);
+  // at the fitness assumed, so that a freak score cannot make itself look precise
+  const elasticity = elasticityNear(simulated, 1);
   return elasticity < leastElasticity ? null : { log: Math.log(fitness), spread: Math.hypot(dayNoise, workoutNoise) / elasticity };
 }
 

@@ -38,7 +38,7 @@ export interface Demand {
 }
 
 /** Mechanical J a calorie of an air bike takes: a round figure fitted to C3 (400 m run ↔ 40/28 cal), see docs/model.md. */
-const airBikeJoulesPerCalorie = 775;
+const airBikeJoulesPerCalorie = 725;
 /** Alternating single-sided work rests the other side (model-notes: about 1.5). */
 const alternatingRest = 1.4;
 

@@ -1,6 +1,7 @@
 /** The predicted score of a workout as written: a deterministic median and a band from seeded runs. Kit is ignored. */
 import type { Capacity } from '../capacity/capacity';
 import type { Place } from '../kit/kit';
+import { quantile } from '../units/quantile';
 import { normalFrom, seededRandom } from '../units/random';
 import type { Workout } from '../workout/workout';
 import type { Form } from './body';
@@ -55,12 +56,6 @@ export function drawForm(capacity: Capacity, normal: () => number): Form {
     breaks: Math.exp(0.15 * normal()),
   };
 }
-
-const quantile = (sorted: readonly number[], share: number): number => {
-  const at = (sorted.length - 1) * share;
-  const low = Math.floor(at);
-  return sorted[low]! + (at - low) * ((sorted[low + 1] ?? sorted[low])! - sorted[low]!);
-};
 
 function bandOf(unit: Band['unit'], median: number, scores: readonly number[]): Band {
   const sorted = [...scores].sort((a, b) => a - b);

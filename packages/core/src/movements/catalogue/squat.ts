@@ -43,7 +43,7 @@ export const squats = [
   movement('half-squat', squatting, { ...halfAvoid, cycle: 1.2, limit: ofLift('backSquat', 1.5, bodyShare), standards: ['Thigh half way to parallel'] }),
   movement('squat-to-chair', squatting, {
     ...halfAvoid,
-    aliases: ['chair squat', 'box squat'],
+    aliases: ['chair squat', 'squat to a box'],
     needs: 'chair | box | bench | couch',
     rise: [0.2, 0],
     cycle: 1.7,
