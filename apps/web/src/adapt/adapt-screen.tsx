@@ -10,6 +10,7 @@ import { ScoreRange, StripAxis, StripLane } from '../strip/strip';
 import { MarkSign } from '../ui/mark';
 import { showScore } from '../ui/scores';
 import { Empty, Failed, Loading, Progress } from '../ui/states';
+import { useLive } from '../write/use-live';
 import { useReference } from '../write/use-reference';
 import { useVersions, type Version } from './use-versions';
 import { VersionPanel } from './version-panel';
@@ -69,7 +70,8 @@ type LanesProps = {
 
 function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: LanesProps) {
   const versions = useVersions(text, athletes, locks, rules, today);
-  const { data: reference } = useReference(text, 'men');
+  const reference = useLive(text, 'men');
+  const { data: par } = useReference(text, 'men');
   const original = useMemo(() => parseWorkout(text).workout, [text]);
   const saveLocks = useSaveLocks(id);
   const history = useRef<{ athleteId: number; locks: readonly Lock[] }[]>([]);
@@ -139,7 +141,7 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
               )}
               <StripAxis total={total} />
             </div>
-            <span className="text-right text-sm">{reference ? showScore(reference.predicted.median, reference.predicted.unit) : ''}</span>
+            <span className="text-right text-sm">{par ? showScore(par.predicted.median, par.predicted.unit) : ''}</span>
           </div>
           <ul aria-label="Versions">
             {versions.map((version, index) => (

@@ -10,7 +10,7 @@ import type { StoredWorkout } from '../api/types';
 import { Page } from '../shell/frame';
 import { laneOf } from '../strip/lane';
 import { StripAxis, StripLane } from '../strip/strip';
-import { useReference } from '../write/use-reference';
+import { useLive } from '../write/use-live';
 import { showDay, todayIn } from '../shell/days';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -100,7 +100,7 @@ function TodayWorkout({ workout }: { workout: StoredWorkout }) {
   const { data: board } = useBoard(workout.id);
   const parsed = useMemo(() => parseWorkout(workout.text), [workout.text]);
   const { summary } = parsed;
-  const { data: reference } = useReference(workout.text, 'men');
+  const reference = useLive(workout.text, 'men');
   const live = sends.filter((each) => !each.revoked);
   const changed = live.filter((each) => each.changed).length;
   const state = (athleteId: number): { text: string; tone: string } => {

@@ -3,13 +3,16 @@ import {
   adapt,
   alternativesFor,
   barePlace,
+  compile,
   describeStimulus,
   parseWorkout,
   planPacing,
   predictWorkout,
   readAthlete,
   referenceCapacity,
+  runWarnings,
   tierAthlete,
+  walkProgram,
   type Adapted,
   type Alternative,
   type Athlete,
@@ -20,9 +23,14 @@ import {
   type Pacing,
   type Place,
   type Run,
+  type RunWarning,
 } from '@gambito/core';
 import { expose } from 'comlink';
 
+export interface LiveReference {
+  readonly run: Run;
+  readonly stimulus: PartDescription[];
+}
 export type Who =
   { readonly kind: 'athlete'; readonly file: Record<string, unknown> } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
 
@@ -49,16 +57,22 @@ const worker = {
     const { athlete, place } = person(who, today);
     return alternativesFor(parseWorkout(text).workout, athlete, at, { place, rules, locks }, asked);
   },
-  /** The workout as written, for the reference athlete of a column: what the Write screen shows. */
+  /** The workout as written, once, for the reference athlete of a column: what is redrawn while a figure is dragged. */
+  live(text: string, category: Category): LiveReference | null {
+    const { workout } = parseWorkout(text);
+    if (workout.parts.length === 0) return null;
+    return { run: walkProgram(compile(workout, referenceCapacity(category)), { trace: true }), stimulus: describeStimulus(workout, category) };
+  },
+  /** The band, the pacing and what a coach must hear of it: the slower half of the Write screen. */
   reference(
     text: string,
     category: Category,
-  ): { run: Run; stimulus: PartDescription[]; pacing: Pacing; predicted: { unit: string; low: number; median: number; high: number } } | null {
+  ): { pacing: Pacing; warnings: RunWarning[]; predicted: { unit: string; low: number; median: number; high: number } } | null {
     const { workout } = parseWorkout(text);
     if (workout.parts.length === 0) return null;
     const capacity = referenceCapacity(category);
     const { run, unit, low, median, high } = predictWorkout(workout, capacity, { seed: 1, runs: 60 });
-    return { run, stimulus: describeStimulus(workout, category), pacing: planPacing(workout, capacity), predicted: { unit, low, median, high } };
+    return { pacing: planPacing(workout, capacity), warnings: runWarnings(workout.parts, run), predicted: { unit, low, median, high } };
   },
 };
 export type CoreWorker = typeof worker;

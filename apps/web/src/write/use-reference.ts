@@ -1,4 +1,4 @@
-/** The reference athlete's run of the text, recomputed off the page's thread as it is typed. The last answer stays until the next is there. */
+/** Band, pacing and warnings for the reference athlete, a moment after the typing stops. The last answer stays until the next is there. */
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Category } from '@gambito/core';
 import { useEffect, useState } from 'react';

@@ -5,6 +5,7 @@ import { EditorView, placeholder } from '@codemirror/view';
 import { parseWorkout } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
 import { useEffect, useRef } from 'react';
+import { scrubFigures } from './scrub-figures';
 
 const look = EditorView.theme({
   '&': { fontSize: '17px', height: '100%', backgroundColor: 'var(--sheet)', color: 'var(--ink)' },
@@ -62,6 +63,7 @@ export function WorkoutEditor({ text, onChange }: { text: string; onChange: (tex
       state: EditorState.create({
         doc: text,
         extensions: [
+          scrubFigures,
           minimalSetup,
           look,
           EditorView.lineWrapping,

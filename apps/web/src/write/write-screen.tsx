@@ -15,7 +15,9 @@ import { Glyph } from '../ui/glyph';
 import { showScore } from '../ui/scores';
 import { Failed, Loading } from '../ui/states';
 import { useAutosave, type SaveState } from './use-autosave';
+import { useLive } from './use-live';
 import { useReference } from './use-reference';
+import { PartPacing } from './part-pacing';
 import { WorkoutEditor } from './workout-editor';
 
 export function WriteScreen() {
@@ -30,6 +32,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
   const [category, setCategory] = useState<Category>('men');
   const client = useQueryClient();
   const parsed = useMemo(() => parseWorkout(text), [text]);
+  const live = useLive(text, category);
   const { data: reference } = useReference(text, category);
   const setDay = async (day: string | null): Promise<void> => {
     try {
@@ -73,6 +76,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
         <div className="min-h-72 flex-1">
           <WorkoutEditor text={text} onChange={change} />
         </div>
+        <p className="text-sm text-soft">A figure is a dial: hold Alt and drag it, or Alt with ↑ and ↓.</p>
         {serious.length > 0 && (
           <ul className="max-h-36 overflow-auto text-sm" aria-label="Problems">
             {serious.map((each, index) => (
@@ -118,22 +122,27 @@ function Write({ workout }: { workout: StoredWorkout }) {
           <p className="text-soft">Write a header such as “AMRAP 12:00” and its movements below it. The strip draws itself.</p>
         ) : (
           <div>
-            {reference && (
+            {live && (
               <>
                 <StripLane
-                  lane={laneOf(parsed.workout, reference.run, () => false)}
-                  total={Math.max(30, reference.run.totalSeconds)}
+                  lane={laneOf(parsed.workout, live.run, () => false)}
+                  total={Math.max(30, live.run.totalSeconds)}
                   height={54}
-                  title={`${parsed.workout.title ?? 'The workout'} as the reference athlete does it, ${formatClock(reference.run.totalSeconds)}`}
+                  title={`${parsed.workout.title ?? 'The workout'} as the reference athlete does it, ${formatClock(live.run.totalSeconds)}`}
                 />
-                <StripAxis total={Math.max(30, reference.run.totalSeconds)} />
+                <StripAxis total={Math.max(30, live.run.totalSeconds)} />
               </>
             )}
           </div>
         )}
+        {reference?.warnings.map((each) => (
+          <p key={each.message} className="border-l-4 border-amber pl-2 text-sm">
+            {each.message}
+          </p>
+        ))}
         <div className="grid gap-x-8 gap-y-5 xl:grid-cols-2">
           {parsed.summary.parts.map((part, index) => {
-            const told = reference?.stimulus.find((each) => each.part === index);
+            const told = live?.stimulus.find((each) => each.part === index);
             if (part.kind === 'rest') return null;
             return (
               <article key={index} className="border-t border-line pt-2">
@@ -175,6 +184,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
                     </ul>
                   </>
                 )}
+                {reference && <PartPacing pacing={reference.pacing} part={index} />}
               </article>
             );
           })}

@@ -117,6 +117,8 @@ function chooseSplits(program: Program, base: Run, bouts: readonly Bouts[]): Pla
       for (const phase of blocks.length > 1 ? (['first', 'later'] as const) : (['first'] as const))
         for (const split of options) {
           const own = plans.get(slotKey(part, slot))!;
+          // nobody plans to do larger sets when tired than when fresh
+          if (phase === 'first' ? Math.max(...split) < Math.max(...own.later) && blocks.length > 1 : Math.max(...split) > Math.max(...own.first)) continue;
           const next = new Map(plans).set(
             slotKey(part, slot),
             phase === 'first' && blocks.length === 1 ? { first: split, later: split } : { ...own, [phase]: split },
