@@ -3,10 +3,13 @@ import {
   adapt,
   barLoads,
   compile,
+  describeStimulus,
   estimateCapacity,
   feasibleLoads,
   parseWorkout,
+  planPacing,
   predictWorkout,
+  quantile,
   readAthlete,
   readKit,
   referenceCapacity,
@@ -15,18 +18,22 @@ import {
   type Adapted,
 } from '../packages/core/src/index';
 import { lanternPeople } from '../apps/server/src/demo/lantern-people';
+import { randomAthlete, randomWorkout } from '../packages/core/test/people';
 import { sampleText } from '../packages/core/test/samples';
 
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
-/** median milliseconds of `times` calls after a tenth of them unmeasured */
+/** median milliseconds of one call, over `times` samples after a tenth of them unmeasured; short calls are timed in batches of about two milliseconds */
 function median(times: number, run: () => unknown): number {
-  for (let warm = 0; warm < Math.max(2, times / 10); warm++) run();
-  const taken = Array.from({ length: times }, () => {
+  const warm = performance.now();
+  for (let at = 0; at < Math.max(2, times / 10); at++) run();
+  const once = (performance.now() - warm) / Math.max(2, times / 10);
+  const batch = Math.max(1, Math.round(2 / Math.max(1e-4, once)));
+  const taken = Array.from({ length: Math.max(3, Math.ceil(times / batch)) }, () => {
     const began = performance.now();
-    run();
-    return performance.now() - began;
+    for (let at = 0; at < batch; at++) run();
+    return (performance.now() - began) / batch;
   }).sort((a, b) => a - b);
-  return taken[Math.floor(times / 2)]!;
+  return taken[Math.floor(taken.length / 2)]!;
 }
 
 const people = lanternPeople.map((file) => readAthlete(file, '2026-11-25').athlete);
@@ -40,6 +47,32 @@ const reference = referenceCapacity('men');
 const t1Program = compile(t1, reference);
 const deterministic = median(2000, () => walkProgram(t1Program));
 say(`deterministic run of T1: ${(deterministic * 1000).toFixed(0)} µs; compiling it ${(median(500, () => compile(t1, reference)) * 1000).toFixed(0)} µs`);
+const unbroken = compile(parseWorkout('for time\n150 single-under, unbroken').workout, reference);
+for (const [name, program] of [
+  ['T1', t1Program],
+  ['150 reps in one go', unbroken],
+] as const) {
+  const sets = median(8000, () => walkProgram(program));
+  const reps = median(800, () => walkProgram(program, { stride: 'rep' }));
+  say(`${name}: set by set ${(sets * 1000).toFixed(0)} µs, rep by rep ${(reps * 1000).toFixed(0)} µs: ${(reps / sets).toFixed(1)} × faster`);
+}
+const off = Array.from({ length: 200 }, (_, seed) => {
+  const program = compile(parseWorkout(randomWorkout(seed + 1)).workout, estimateCapacity(randomAthlete(seed + 1)));
+  const byRep = walkProgram(program, { stride: 'rep' });
+  return walkProgram(program).parts.flatMap((part, index) => (part.score > 0 ? [Math.abs(part.score / byRep.parts[index]!.score - 1)] : []));
+})
+  .flat()
+  .sort((a, b) => a - b);
+say(
+  `set by set against rep by rep, 200 random workouts: ${(100 * quantile(off, 0.5)).toFixed(2)} % in the median, ${(100 * quantile(off, 0.99)).toFixed(2)} % at the 99th percentile, ${(100 * off[off.length - 1]!).toFixed(2)} % at worst`,
+);
+const live = median(200, () => {
+  const { workout } = parseWorkout(sampleText('night-watch'));
+  walkProgram(compile(workout, reference), { trace: true });
+  describeStimulus(workout, 'men');
+});
+say(`one redraw of the longest sample while a figure is dragged (read, run, describe): ${live.toFixed(1)} ms`);
+say(`a pacing plan through the simulator: ${median(20, () => planPacing(t1, reference)).toFixed(0)} ms`);
 const seeded = median(7, () => predictWorkout(t1, reference, { seed: 1, runs: 1000 }));
 say(`1000 seeded predictions of T1: ${seeded.toFixed(0)} ms`);
 say(
@@ -70,7 +103,7 @@ const kits = Array.from(
 );
 const began = performance.now();
 for (const kit of kits) feasibleLoads(kit);
-say(`loads of 10 000 random kits, with plates and texts: ${(performance.now() - began).toFixed(0)} ms`);
+say(`loads of 10 000 random kits, with their plates: ${(performance.now() - began).toFixed(0)} ms`);
 const bars = Array.from({ length: 10_000 }, () =>
   sizes.filter(() => random() < 0.5).map((size) => ({ grams: size * 1000, pairs: 1 + Math.floor(random() * 2) })),
 );

@@ -37,6 +37,28 @@ describe('gambito', () => {
     const once = gambito(['format', join(samples, 'night-watch.txt')]).out;
     expect(gambito(['format', '-'], once).out).toBe(once);
   });
+  test('a movement tells what it needs, costs and is limited by; an unknown one exits 2 with the nearest', () => {
+    const { movement } = JSON.parse(gambito(['movements', 'DB thrusters', '--json']).out) as {
+      movement: { id: string; limitedBy: string; rise: { load: number } };
+    };
+    expect(movement).toMatchObject({ id: 'dumbbell-thruster', limitedBy: '1.2 × strictPress' });
+    expect(movement.rise.load).toBeGreaterThan(0.5);
+    const unknown = gambito(['movements', 'thrusterr', '--json']);
+    expect([unknown.code, unknown.out.includes('thruster')]).toEqual([2, true]);
+  });
+  test('predict says sets, breaks, the slot that decides, attempts, and what does not fit', () => {
+    const cargo = predictSchema.parse(JSON.parse(gambito(['predict', join(samples, 'cargo.txt'), '--athlete', athlete, '--json']).out));
+    expect(cargo.pacing.attempts[0]!.list.length).toBeGreaterThan(3);
+    const behind = gambito(['predict', '-', '--athlete', athlete], 'EMOM 6:00\n30 burpee\n');
+    expect(behind.err).toMatch(/does not fit in \d of 6 intervals/);
+    const long = gambito(['predict', '-', '--athlete', athlete], 'for time, cap 3:00\n100 burpee\n100 pull-up\n');
+    expect(long.err).toMatch(/time is called at burpee.*never reached: pull-up/);
+    expect(long.out).toMatch(/decides the score/);
+  });
+  test('a date that is no ISO 8601 date is refused with what was expected', () => {
+    const run = gambito(['loads', athlete, '--date', '25.11.2026']);
+    expect([run.code, /YYYY-MM-DD/.test(run.err)]).toEqual([2, true]);
+  });
   test('loads lists what the kit makes, with plates a side', () => {
     const { loads } = loadsSchema.parse(JSON.parse(gambito(['loads', athlete, '--json']).out));
     expect(loads.filter((load) => load.implement === 'barbell').map((load) => [load.kg, load.platesPerSideKg])).toEqual([
@@ -46,7 +68,7 @@ describe('gambito', () => {
       [45, [10, 5]],
     ]);
   });
-  test('compare reads a CSV with quotes and a byte order mark, and lists every problem of a bad one', () => {
+  test('compare reads a CSV as RFC 4180 has it, quotes, doubled quotes and a byte order mark, and lists every problem of a bad one', () => {
     const people = join(directory, 'people');
     mkdirSync(people, { recursive: true });
     writeFileSync(join(people, 'keeper.yaml'), 'name: Keeper\ncategory: women\nlevel: trained\n');

@@ -195,7 +195,8 @@ function movementsCommand(name: string | undefined, options: Options): number {
     print(
       [
         movement.name,
-        `needs: ${movement.needs || 'nothing'}`,
+        `needs: ${movement.needs || 'nothing'}; floor ${movement.floorM.join(' × ')} m${movement.overhead ? '; ceiling for overhead work' : ''}`,
+        `limited by: ${movement.limitedBy}; ${trimNumber(movement.cycleSeconds, 2)} s and ${trimNumber(movement.joulesPerKg, 1)} J/kg a ${movement.unit === 'm' ? 'metre' : movement.unit === 's' ? 'second' : 'rep'} before any load`,
         ...movement.standards.map((each) => `+ ${each}`),
         ...movement.noReps.map((each) => `- ${each}`),
         ...movement.cautions.map((each) => `! ${each}`),

@@ -53,6 +53,11 @@ describe('the way in', () => {
     const form = await app.inject({ method: 'POST', url: '/api/workouts', headers: { cookie, 'content-type': 'text/plain' }, payload: 'text=x' });
     expect(form.statusCode).toBe(400);
   });
+  test('RFC 9457: a refusal is problem details', async () => {
+    const answer = await app.inject({ method: 'GET', url: '/api/workouts/987654', headers: { cookie } });
+    expect(answer.headers['content-type']).toMatch(/^application\/problem\+json/);
+    expect(answer.json()).toMatchObject({ status: 404, title: expect.any(String), detail: expect.any(String) });
+  });
   test('OpenAPI stands at /api/docs', async () => {
     const answer = await app.inject({ method: 'GET', url: '/api/docs/json' });
     expect(Object.keys(answer.json().paths)).toEqual(expect.arrayContaining(['/api/workouts/{id}/board', '/api/a/{token}/score']));

@@ -207,6 +207,15 @@ export const movementSchema = z.object({
   easier: z.array(z.string()),
   harder: z.array(z.string()),
   avoid: z.array(z.string()),
+  load: z.object({ implements: z.array(z.string()), count: z.union([z.literal(1), z.literal(2)]), position: z.string(), optional: z.boolean() }).nullable(),
+  floorM: z.array(z.number()).describe('length and width it needs'),
+  overhead: z.boolean(),
+  jumps: z.boolean(),
+  rise: z.object({ body: z.number(), load: z.number() }).describe('of body and load a rep, shares of stature'),
+  joulesPerKg: z.number().describe('metabolic cost of a rep, metre or second without load'),
+  cycleSeconds: z.number().describe('one rep, metre or second when fresh and light'),
+  limitedBy: z.string(),
+  warmUpOnly: z.boolean(),
 });
 export const resultsRowSchema = z.object({
   athlete: z.string(),

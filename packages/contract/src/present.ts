@@ -38,6 +38,7 @@ export function presentLoads(kit: readonly KitItem[]): z.infer<typeof loadsSchem
 
 export function presentMovement(movement: Movement): z.infer<typeof movementSchema> {
   const { id, name, aliases, patterns, muscles, needsText, unit, side, skill, standards, noReps, cautions, easier, harder, avoid } = movement;
+  const { load, floor, overheadStanding, jumps, rise, joulesPerKg, cycleSeconds, limit, prepareOnly } = movement;
   return rounded({
     id,
     name,
@@ -54,6 +55,22 @@ export function presentMovement(movement: Movement): z.infer<typeof movementSche
     easier: [...easier],
     harder: [...harder],
     avoid: [...avoid],
+    load: load ? { ...load, implements: [...load.implements] } : null,
+    floorM: [floor.lengthM, floor.widthM],
+    overhead: overheadStanding,
+    jumps,
+    rise,
+    joulesPerKg,
+    cycleSeconds,
+    limitedBy:
+      limit.by === 'lift'
+        ? `${limit.ratio} × ${limit.lift}`
+        : limit.by === 'set'
+          ? `${limit.ratio} × best ${limit.set}`
+          : limit.by === 'engine'
+            ? limit.engine
+            : 'breathing',
+    warmUpOnly: prepareOnly,
   });
 }
 

@@ -10,6 +10,7 @@ import { typed } from '../platform/typed';
 import { latestScore, saveScore } from '../scores/store';
 import { briefOfRow, openLink } from './store';
 import { briefSchema } from './brief';
+import { calendarFile } from './calendar';
 
 const tokenParams = z.object({ token: z.string().min(20).max(40) });
 const page = z.object({
@@ -36,6 +37,25 @@ export function athletePageRoutes(plain: FastifyInstance, { now }: Services): vo
       changed: workout !== null && workout.text !== row.originalText,
       score: score ? { score: score.score, note: score.note } : null,
     };
+  });
+  app.get('/a/:token/calendar.ics', { ...limited, schema: { summary: 'The version as a calendar entry', params: tokenParams } }, async (request, reply) => {
+    const row = await openLink(request.params.token);
+    const workout = await WorkoutRow.findByPk(row.workoutId);
+    const { title } = briefOfRow(row);
+    return reply
+      .type('text/calendar; charset=utf-8')
+      .header('cache-control', 'no-store')
+      .header('content-disposition', 'attachment; filename="workout.ics"')
+      .send(
+        calendarFile({
+          uid: `${row.workoutId}-${row.athleteId}@gambito`,
+          title,
+          text: row.versionText,
+          url: `${request.protocol}://${request.host}/a/${request.params.token}`,
+          day: workout?.day ?? row.sentAt.toISOString().slice(0, 10),
+          now: now(),
+        }),
+      );
   });
   app.post(
     '/a/:token/score',

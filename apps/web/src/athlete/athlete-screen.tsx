@@ -97,6 +97,11 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
           <Play size={20} /> Start the clock
         </Link>
       </div>
+      <p className="no-print text-sm">
+        <a className="underline" href={`/api/a/${token}/calendar.ics`} download>
+          Put it in the calendar
+        </a>
+      </p>
       <ScoreForm token={token} page={page} />
       <Fold title="Warm-up" open>
         <List lines={brief.warmUp} />
