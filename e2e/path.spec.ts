@@ -6,6 +6,7 @@ test.describe.configure({ mode: 'serial' });
 const phone = { width: 390, height: 844 };
 
 async function accessible(page: Page): Promise<void> {
+  await page.locator('h1, h2').first().waitFor();
   const { violations } = await new AxeBuilder({ page }).exclude('.cm-editor').analyze();
   expect(violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
 }

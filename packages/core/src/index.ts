@@ -37,12 +37,16 @@ export { runWarnings, type RunWarning } from './simulate/run-warnings';
 export { predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
 
 // adaptation
-export { adapt, contextFor, type AdaptOptions, type Adapted, type Lock, type VersionPart, type VersionSlot } from './adapt/adapt';
+export { adapt, contextFor, planPart, type AdaptOptions, type Adapted, type Lock, type VersionPart, type VersionSlot } from './adapt/adapt';
 export { alternativesFor, type Alternative } from './adapt/alternatives';
 export { markWords, markThresholds, patternWords, type Mark } from './adapt/explain';
 export { tierAthlete, usualTiers } from './adapt/tiers';
 export { roundFigures, scaleLadder } from './adapt/coach-numbers';
-export { driftWeights, type Drift } from './adapt/drift';
+export { driftWeights, insideWindow, timeDrift, type Drift } from './adapt/drift';
+export { hardLimits } from './adapt/hard-limits';
+export { breadth as searchBreadth, evaluatePoint, leversOf, searchPart, spaceOf, type Effort, type PartPlan } from './adapt/search';
+export { noLever, type Choice, type PartLever } from './adapt/choice';
+export { nearMovements } from './adapt/near';
 export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';
 export { deriveIntent, type Intent } from './stimulus/intent';
 export { describeStimulus, type PartDescription } from './stimulus/describe';

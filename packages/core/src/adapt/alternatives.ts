@@ -8,7 +8,8 @@ import { deriveIntent } from '../stimulus/intent';
 import { sentenceForObstacle } from '../kit/feasible';
 import type { Workout } from '../workout/workout';
 import { contextFor, planPart, type AdaptOptions } from './adapt';
-import { choicesFor, hardLimits } from './candidates';
+import { choicesFor } from './candidates';
+import { hardLimits } from './hard-limits';
 import { countText, givesUpOf, markOf, reasonOf, type Mark } from './explain';
 import { evaluateChoice, questionsOf } from './search';
 

@@ -36,7 +36,8 @@ export interface PartLever {
 }
 export const noLever: PartLever = { rounds: null, ladder: null };
 
-function slotFor(slot: Slot, choice: Choice, unit: MassUnit): Slot {
+/** The slot with a choice in it. */
+export function slotFor(slot: Slot, choice: Choice, unit: MassUnit): Slot {
   const kept = choice.movement === slot.movement;
   return {
     ...slot,

@@ -38,10 +38,16 @@ const figuresOf: Readonly<Record<CountUnit, readonly number[]>> = { reps: repFig
 
 /** The round figures around a wanted count, nearest first; even ones only where sides alternate. `kept` is always allowed: it is what the coach wrote. */
 export function roundFigures(wanted: number, unit: CountUnit, options: { readonly even: boolean; readonly most?: number; readonly kept?: number }): number[] {
-  const pool = new Set(figuresOf[unit].filter((figure) => !options.even || unit !== 'reps' || figure % 2 === 0));
-  if (options.kept !== undefined && (!options.even || options.kept % 2 === 0)) pool.add(options.kept);
+  const { even, most = 2, kept } = options;
+  const fits = (figure: number): boolean => !even || unit !== 'reps' || figure % 2 === 0;
   const distance = (figure: number): number => Math.abs(Math.log(figure / Math.max(0.5, wanted)));
-  return [...pool].sort((a, b) => distance(a) - distance(b) || a - b).slice(0, options.most ?? 2);
+  // figures ascend, so the nearest stand around the wanted one
+  const pool = figuresOf[unit].filter(fits);
+  let at = pool.findIndex((figure) => figure >= wanted);
+  if (at < 0) at = pool.length;
+  const near = pool.slice(Math.max(0, at - most), at + most);
+  if (kept !== undefined && (!even || kept % 2 === 0) && !near.includes(kept)) near.push(kept);
+  return near.sort((a, b) => distance(a) - distance(b) || a - b).slice(0, most);
 }
 
 const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));

@@ -23,6 +23,9 @@ export interface Drift {
 
 export const noDrift: Drift = { total: 0, time: 0, load: 0, pattern: 0, volume: 0, breathing: 0, grip: 0, skill: 0, scoreType: 0 };
 
+/** Time drift that costs nothing. */
+export const freeTime = 0.02;
+
 /** How much a unit of each part weighs in the total; a judgement of ours, written down in docs/model.md. */
 export const driftWeights = { time: 1.6, load: 0.3, pattern: 0.9, volume: 0.15, breathing: 0.3, grip: 0.2, skill: 0.15, scoreType: 0.4 } as const;
 
@@ -48,36 +51,56 @@ const logRatio = (now: number, then: number): number => Math.max(-2, Math.min(2,
 const breathingPatterns: readonly Pattern[] = ['run', 'machine', 'rope'];
 const breathingSwap = 0.35;
 
-/** Share of the work that moved to other patterns, 0…1; a move among the breathing patterns counts `breathingSwap` of that. */
-function patternDistance(a: Readonly<Record<Pattern, number>>, b: Readonly<Record<Pattern, number>>): number {
-  const moved = (list: readonly Pattern[]): number => list.reduce((sum, each) => sum + Math.abs(a[each] - b[each]), 0);
-  const total = (shares: Readonly<Record<Pattern, number>>): number => breathingPatterns.reduce((sum, each) => sum + shares[each], 0);
-  const others = patterns.filter((each) => !breathingPatterns.includes(each));
-  const between = Math.abs(total(a) - total(b));
-  return (moved(others) + between) / 2 + (breathingSwap * (moved(breathingPatterns) - between)) / 2;
+const isBreathing = patterns.map((each) => breathingPatterns.includes(each));
+
+/** Share of the work that moved to other patterns, 0…1; a move among the breathing patterns counts `breathingSwap` of that. Shares in the order of `patterns`. */
+function patternDistance(a: ArrayLike<number>, b: ArrayLike<number>): number {
+  let others = 0;
+  let breathing = 0;
+  let more = 0;
+  for (let at = 0; at < isBreathing.length; at++) {
+    const difference = a[at]! - b[at]!;
+    if (isBreathing[at]) {
+      breathing += Math.abs(difference);
+      more += difference;
+    } else others += Math.abs(difference);
+  }
+  const between = Math.abs(more);
+  return (others + between) / 2 + (breathingSwap * (breathing - between)) / 2;
 }
 
-export function driftOf(intent: PartIntent, kind: string, version: PartStimulus, workShare: number | null, scoreType: number): Drift {
-  const original = intent.stimulus;
-  const time = timeDrift(intent, kind, version.score, workShare);
+/** What of a stimulus the drift looks at apart from the score: known without a simulation. */
+export type TimelessStimulus = Pick<PartStimulus, 'feel' | 'shares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill'>;
+
+/** The named parts that need no simulation, and their weighted sum. */
+function timelessDrift(original: TimelessStimulus, version: TimelessStimulus): Omit<Drift, 'total' | 'time' | 'scoreType'> & { readonly sum: number } {
   const load = version.feel - original.feel;
-  const pattern = patternDistance(version.patterns, original.patterns);
+  const pattern = patternDistance(version.shares, original.shares);
   const volume = logRatio(version.joulesPerKg, original.joulesPerKg);
   const breathing = logRatio(version.breathing, original.breathing);
   const grip = version.gripShare - original.gripShare;
   const skill = (version.skill - original.skill) / 3;
-  const timeCost = Math.max(0, Math.abs(time) - 0.02);
   const sum =
-    driftWeights.time * Math.min(1.5, timeCost) +
     // lighter than meant matters less than heavier than meant
     driftWeights.load * (load > 0 ? load : -0.6 * load) +
     driftWeights.pattern * pattern +
     driftWeights.volume * Math.abs(volume) +
     driftWeights.breathing * Math.abs(breathing) +
     driftWeights.grip * Math.abs(grip) +
-    driftWeights.skill * Math.abs(skill) +
-    driftWeights.scoreType * scoreType;
-  return { total: 1 - Math.exp(-sum), time, load, pattern, volume, breathing, grip, skill, scoreType };
+    driftWeights.skill * Math.abs(skill);
+  return { load, pattern, volume, breathing, grip, skill, sum };
+}
+
+/** The least a drift can be before the score is known: as if the time were met. */
+export function leastDrift(intent: PartIntent, version: TimelessStimulus): number {
+  return 1 - Math.exp(-timelessDrift(intent.stimulus, version).sum);
+}
+
+export function driftOf(intent: PartIntent, kind: string, version: PartStimulus, workShare: number | null, scoreType: number): Drift {
+  const time = timeDrift(intent, kind, version.score, workShare);
+  const { sum, ...parts } = timelessDrift(intent.stimulus, version);
+  const timeCost = Math.max(0, Math.abs(time) - freeTime);
+  return { total: 1 - Math.exp(-(sum + driftWeights.time * Math.min(1.5, timeCost) + driftWeights.scoreType * scoreType)), time, ...parts, scoreType };
 }
 
 /** One drift for a workout: its parts weighted by their length. */

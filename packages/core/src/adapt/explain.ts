@@ -10,7 +10,9 @@ import { formatClock } from '../units/duration';
 import { formatMass } from '../units/mass';
 import type { SlotStimulus } from '../stimulus/stimulus';
 import type { Slot } from '../workout/workout';
-import { hardLimits, nearMovements, type AdaptContext } from './candidates';
+import { hardLimits } from './hard-limits';
+import { nearMovements } from './near';
+import type { AdaptContext } from './question';
 import type { Choice } from './choice';
 
 export type Mark = '!' | '!?' | '?!' | '?';

@@ -9,7 +9,9 @@ import type { PartIntent } from '../stimulus/intent';
 import { itemLists, slotsOfPart } from '../workout/walk';
 import type { Block, Item, Part, Slot } from '../workout/workout';
 import { applyChoices, noLever, type Choice, type PartLever } from './choice';
-import { choicesFor, type AdaptContext, type SlotQuestion } from './candidates';
+import { choiceWorks, leastOf } from './bound';
+import { choicesFor } from './candidates';
+import type { AdaptContext, SlotQuestion } from './question';
 import { roundFigures, scaleLadder } from './coach-numbers';
 import { driftOf, insideWindow, type Drift } from './drift';
 import { movementOf } from '../movements/catalogue';
@@ -24,6 +26,13 @@ export interface PartPlan {
   /** each slot's ranked options, for "why not" and the coach's own pick */
   readonly options: readonly (readonly Choice[])[];
   readonly evaluations: number;
+  /** true: no combination of the first options of each slot and the levers is better, by bound */
+  readonly proved: boolean;
+}
+/** How far the proof may go before the best found is taken as it is. */
+export interface Effort {
+  readonly bounds: number;
+  readonly simulations: number;
 }
 export interface SlotLock {
   readonly slot: number;
@@ -33,7 +42,11 @@ export interface SlotLock {
 }
 
 /** options a slot brings to the joint search */
-const breadth = 7;
+export const breadth = 7;
+const usualEffort: Effort = { bounds: 4000, simulations: 40 };
+/** inside the window the middle is no longer worth a change: so much of the time drift is given back, up to there */
+const easing = { rate: 0.6, upTo: 0.12 } as const;
+const structuralWeight = 0.8;
 const sweeps = 2;
 const moves = 8;
 
@@ -107,85 +120,155 @@ function linkCost(questions: readonly SlotQuestion[], choices: readonly Choice[]
 
 /** Two slots that want the one bar at two loads pay for the plates; so do two that want more dumbbells than there are. */
 function conflictCost(choices: readonly Choice[]): number {
-  const loads = new Map<string, Set<number>>();
-  for (const { load } of choices) {
-    if (!load || load.implement === 'backpack') continue;
-    const key = load.implement === 'barbell' ? 'barbell' : null;
-    if (!key) continue;
-    loads.set(key, (loads.get(key) ?? new Set()).add(load.grams));
-  }
-  return [...loads.values()].reduce((sum, masses) => sum + 0.12 * (masses.size - 1), 0);
-}
-
-/** Two slots with the same movement were one idea each; keep them apart unless the coach wrote them so. */
-function repeatCost(part: Part, choices: readonly Choice[]): number {
-  const written = slotsOfPart(part);
   let cost = 0;
-  choices.forEach((choice, index) => {
-    for (let other = 0; other < index; other++)
-      if (choices[other]!.movement === choice.movement && written[other]!.movement !== written[index]!.movement) cost += 0.08;
-    for (let other = 0; other < index; other++)
-      if (written[other]!.movement === written[index]!.movement && choices[other]!.movement !== choice.movement) cost += 0.15;
-  });
+  let first: number | null = null;
+  for (let index = 0; index < choices.length; index++) {
+    const load = choices[index]!.load;
+    if (load?.implement !== 'barbell') continue;
+    if (first === null) first = load.grams;
+    else if (load.grams !== first && !choices.slice(0, index).some((each) => each.load?.implement === 'barbell' && each.load.grams === load.grams))
+      cost += 0.12;
+  }
   return cost;
 }
 
-export function searchPart(part: Part, intent: PartIntent, context: AdaptContext, locks: readonly SlotLock[] = []): PartPlan {
-  let evaluations = 0;
-  const unit = context.athlete.units;
+/** Two slots with the same movement were one idea each; keep them apart unless the coach wrote them so. */
+function repeatCost(questions: readonly SlotQuestion[], choices: readonly Choice[]): number {
+  let cost = 0;
+  for (let index = 1; index < choices.length; index++)
+    for (let other = 0; other < index; other++) {
+      const alikeNow = choices[other]!.movement === choices[index]!.movement;
+      const alikeWritten = questions[other]!.slot.movement === questions[index]!.slot.movement;
+      if (alikeNow !== alikeWritten) cost += alikeNow ? 0.08 : 0.15;
+    }
+  return cost;
+}
+
+/** One part's search space, and the price of a point in it. */
+interface Space {
+  readonly part: Part;
+  readonly intent: PartIntent;
+  readonly context: AdaptContext;
+  readonly questions: readonly SlotQuestion[];
+  readonly leaders: readonly number[];
+  readonly options: readonly (readonly Choice[])[];
+}
+
+export function spaceOf(part: Part, intent: PartIntent, context: AdaptContext, locks: readonly SlotLock[]): Space {
   const questions = questionsOf(part, intent, context);
   const leaders = leadersOf(questions, locks);
   const options = questions.map((): readonly Choice[] => []);
   questions.forEach((question, index) => {
-    options[index] =
-      leaders[index] === index
-        ? lockedOptions(
-            question,
-            context,
-            locks.find((lock) => lock.slot === index),
-          )
-        : options[leaders[index]!]!;
+    const lock = locks.find((each) => each.slot === index);
+    options[index] = leaders[index] === index ? lockedOptions(question, context, lock) : options[leaders[index]!]!;
   });
+  return { part, intent, context, questions, leaders, options };
+}
+
+/** The part of the price that needs no simulation: structure, moved rounds, plates, links, repeats. */
+function staticCost({ questions }: Space, choices: readonly Choice[], lever: PartLever): number {
+  const structural = choices.reduce((sum, each) => sum + each.structural, 0) * structureShare(choices.length);
+  const moved = (lever.rounds === null ? 0 : 0.05) + (lever.ladder === null ? 0 : 0.05);
+  return structuralWeight * structural + moved + conflictCost(choices) + linkCost(questions, choices) + repeatCost(questions, choices);
+}
+const structureShare = (slots: number): number => Math.max(1 / Math.max(1, slots), 0.22);
+
+export function evaluatePoint(space: Space, choices: readonly Choice[], lever: PartLever): Evaluated {
+  const { part, intent, context } = space;
+  const filled = applyChoices(part, choices, lever, context.athlete.units);
+  const program = compile({ parts: [filled] }, context.capacity, context.place);
+  const run = walkProgram(
+    program,
+    part.kind === 'forTime' && intent.target !== null ? { lengths: [intent.target * (part.score === 'eachSet' ? part.sets : 1)] } : {},
+  );
+  const result = run.parts[0]!;
+  const workShare = filled.kind === 'every' ? result.workSeconds / Math.max(1, result.endSeconds - result.startSeconds) : null;
+  const drift = driftOf(intent, filled.kind, stimulusOf(program, 0, result), workShare, 0);
+  const inside = insideWindow(intent, filled.kind, result.score);
+  const lost = result.fellBehind > 0 && filled.kind === 'every' ? 0.2 * Math.min(1, result.fellBehind / filled.count) : 0;
+  const capped = result.reached && filled.kind === 'forTime' ? 0.15 : 0;
+  const eased = inside === true ? -easing.rate * Math.min(easing.upTo, Math.abs(drift.time)) : 0;
+  return { objective: drift.total + eased + staticCost(space, choices, lever) + (inside === false ? 0.12 : 0) + lost + capped, drift, result, part: filled };
+}
+
+interface Point {
+  readonly choices: Choice[];
+  readonly lever: PartLever;
+  readonly evaluated: Evaluated;
+}
+
+type LeastObjective = (choices: readonly Choice[], lever: PartLever) => number;
+
+/** The least a point can cost, by bound: it is simulated only when that is less than what was found. */
+function leastObjectiveOf(space: Space, base: readonly Choice[]): LeastObjective {
+  const works = choiceWorks(space.part, base, space.context);
+  const eases = space.intent.window ? easing : null;
+  return (choices, lever) =>
+    staticCost(space, choices, lever) +
+    leastOf(
+      space.intent,
+      choices.map((choice, slot) => works(slot, choice, lever)),
+      eases,
+    );
+}
+
+/** Every combination of the first options and the levers that could still be better than `found`, by bound; those are simulated. */
+function prove(
+  space: Space,
+  found: Point,
+  levers: readonly PartLever[],
+  effort: Effort,
+  evaluate: (choices: Choice[], lever: PartLever) => Evaluated,
+  leastObjective: LeastObjective,
+): { point: Point; proved: boolean } {
+  const { intent, leaders, options } = space;
+  const lead = leaders.flatMap((leader, index) => (leader === index ? [index] : []));
+  const followers = lead.map((index) => leaders.filter((leader) => leader === index).length);
+  const listed = lead.map((index) => [...options[index]!.slice(0, breadth)].sort((a, b) => a.structural - b.structural));
+  const share = structuralWeight * structureShare(options.length);
+  /** least structure of the leaders from `at` on */
+  const rest = lead.map(() => 0).concat(0);
+  for (let at = lead.length - 1; at >= 0; at--) rest[at] = rest[at + 1]! + followers[at]! * (listed[at]![0]?.structural ?? 0);
+  const slack = intent.window ? easing.rate * easing.upTo : 0;
+  let point = found;
+  let { bounds, simulations } = effort;
+  const chosen: Choice[] = [];
+  const visit = (at: number, structure: number, lever: PartLever): void => {
+    if (bounds <= 0 || simulations <= 0) return;
+    if (share * (structure + rest[at]!) - slack >= point.evaluated.objective) return;
+    if (at < lead.length) {
+      for (const choice of listed[at]!) {
+        chosen[at] = choice;
+        visit(at + 1, structure + followers[at]! * choice.structural, lever);
+      }
+      return;
+    }
+    bounds--;
+    const choices = leaders.map((leader) => chosen[lead.indexOf(leader)]!);
+    if (leastObjective(choices, lever) >= point.evaluated.objective - 1e-9) return;
+    simulations--;
+    const evaluated = evaluate(choices, lever);
+    if (evaluated.objective < point.evaluated.objective - 1e-6) point = { choices, lever, evaluated };
+  };
+  for (const lever of levers) visit(0, 0, lever);
+  return { point, proved: bounds > 0 && simulations > 0 };
+}
+
+export function searchPart(part: Part, intent: PartIntent, context: AdaptContext, locks: readonly SlotLock[] = [], effort: Effort = usualEffort): PartPlan {
+  const space = spaceOf(part, intent, context, locks);
+  const { questions, leaders, options } = space;
+  let evaluations = 0;
   const evaluate = (choices: readonly Choice[], lever: PartLever): Evaluated => {
     evaluations++;
-    const filled = applyChoices(part, choices, lever, unit);
-    const program = compile({ parts: [filled] }, context.capacity, context.place);
-    const run = walkProgram(
-      program,
-      part.kind === 'forTime' && intent.target !== null ? { lengths: [intent.target * (part.score === 'eachSet' ? part.sets : 1)] } : {},
-    );
-    const result = run.parts[0]!;
-    const workShare = filled.kind === 'every' ? result.workSeconds / Math.max(1, result.endSeconds - result.startSeconds) : null;
-    const drift = driftOf(intent, filled.kind, stimulusOf(program, 0, result), workShare, 0);
-    const inside = insideWindow(intent, filled.kind, result.score);
-    const structural = choices.reduce((sum, each) => sum + each.structural, 0) * Math.max(1 / Math.max(1, choices.length), 0.22);
-    const lost = result.fellBehind > 0 && filled.kind === 'every' ? 0.2 * Math.min(1, result.fellBehind / filled.count) : 0;
-    const capped = result.reached && filled.kind === 'forTime' ? 0.15 : 0;
-    const moved = (lever.rounds === null ? 0 : 0.05) + (lever.ladder === null ? 0 : 0.05);
-    // inside the window the middle is no longer worth a change
-    const eased = inside === true ? -0.6 * Math.min(0.12, Math.abs(drift.time)) : 0;
-    return {
-      objective:
-        drift.total +
-        eased +
-        0.8 * structural +
-        (inside === false ? 0.12 : 0) +
-        lost +
-        capped +
-        moved +
-        conflictCost(choices) +
-        linkCost(questions, choices) +
-        repeatCost(part, choices),
-      drift,
-      result,
-      part: filled,
-    };
+    return evaluatePoint(space, choices, lever);
   };
   let choices = options.map((each) => each[0]!);
   if (choices.some((each) => each === undefined)) throw new RangeError('searchPart: a slot has no option; the caller asks hasOption first');
   let lever = noLever;
   let best = evaluate(choices, lever);
+  const leastObjective = leastObjectiveOf(space, choices);
   const attempt = (nextChoices: Choice[], nextLever: PartLever): boolean => {
+    if (leastObjective(nextChoices, nextLever) >= best.objective - 1e-6) return false;
     const next = evaluate(nextChoices, nextLever);
     if (next.objective >= best.objective - 1e-6) return false;
     best = next;
@@ -219,8 +302,10 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     const before = { best, choices, lever };
     let top: { evaluated: Evaluated; choices: Choice[]; lever: PartLever } | null = null;
     const consider = (nextChoices: Choice[], nextLever: PartLever, penalty = 0): void => {
+      const toBeat = (top?.evaluated.objective ?? before.best.objective) - 1e-6;
+      if (leastObjective(nextChoices, nextLever) + penalty >= toBeat) return;
       const evaluated = evaluate(nextChoices, nextLever);
-      if (evaluated.objective + penalty < (top?.evaluated.objective ?? before.best.objective) - 1e-6)
+      if (evaluated.objective + penalty < toBeat)
         top = { evaluated: { ...evaluated, objective: evaluated.objective + penalty }, choices: nextChoices, lever: nextLever };
     };
     questions.forEach((question, index) => {
@@ -236,11 +321,13 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     choices = taken.choices;
     lever = taken.lever;
   }
-  return { part: best.part, choices, lever, drift: best.drift, result: best.result, objective: best.objective, options, evaluations };
+  const { point, proved } = prove(space, { choices, lever, evaluated: best }, [noLever, ...leversOf(part, noLever)], effort, evaluate, leastObjective);
+  const { drift, result, objective, part: filled } = point.evaluated;
+  return { part: filled, choices: point.choices, lever: point.lever, drift, result, objective, options, evaluations, proved };
 }
 
 /** Rounds one up or down, or the ladder at a familiar scale. */
-function leversOf(part: Part, lever: PartLever): PartLever[] {
+export function leversOf(part: Part, lever: PartLever): PartLever[] {
   if (part.kind !== 'forTime' && part.kind !== 'windows') return [];
   const block = itemLists(part)[0]?.find((item): item is Block => item.kind === 'block');
   if (!block || (part.kind === 'windows' && part.windows.length > 1)) return [];

@@ -9,7 +9,8 @@ import { formatClock } from '../units/duration';
 import { slotsOfPart } from '../workout/walk';
 import type { Workout } from '../workout/workout';
 import type { Lock, VersionPart } from './adapt';
-import { hardLimits, type AdaptContext } from './candidates';
+import { hardLimits } from './hard-limits';
+import type { AdaptContext } from './question';
 
 export interface VersionWarning {
   readonly code:

@@ -151,6 +151,19 @@ export function rangeShare(movement: Movement, limits: Athlete['limits']): numbe
  * @param vestKg worn on top, ≥ 0
  */
 export function demandOf(movementId: string, unit: CountUnit, capacity: Capacity, loadKg: number, heightCm: number | null, vestKg = 0): Demand {
+  const known = demands.get(capacity) ?? new Map<string, Demand>();
+  demands.set(capacity, known);
+  const key = `${movementId} ${unit} ${loadKg} ${heightCm} ${vestKg}`;
+  const before = known.get(key);
+  if (before) return before;
+  const made = makeDemand(movementId, unit, capacity, loadKg, heightCm, vestKg);
+  known.set(key, made);
+  return made;
+}
+/** kept as long as the athlete's capacity is: the search asks for the same ones hundreds of times */
+const demands = new WeakMap<Capacity, Map<string, Demand>>();
+
+function makeDemand(movementId: string, unit: CountUnit, capacity: Capacity, loadKg: number, heightCm: number | null, vestKg: number): Demand {
   const movement = movementOf(movementId);
   const { bodyMassKg: mass, statureM } = capacity.athlete;
   const { reps, share, maxKg, guessed } = repsToFailure(movement, capacity, loadKg, heightCm, vestKg);

@@ -76,6 +76,16 @@ function bracketSizes(items: readonly Item[], into: Map<number, number>): Map<nu
   return into;
 }
 
+/** What one unit of a slot asks, with its load, height, tempo and the turns of a small place. */
+export function demandOfSlot(slot: Slot, capacity: Capacity, place: Place | null, vestKg: number): { demand: Demand; assumedLoad: string | null } {
+  const { category } = capacity.athlete;
+  const load = loadOfSlot(slot, capacity);
+  const demand = demandOf(standsFor[slot.movement] ?? slot.movement, slot.unit, capacity, load.kg, slot.heightCm?.[category] ?? null, vestKg);
+  const turns = demand.unit === 'm' ? placeCost(demand.movement, place).turnSecondsPerMetre : 0;
+  const cycleSeconds = (tempoSeconds(slot.tempo) ?? demand.cycleSeconds) + turns;
+  return { demand: cycleSeconds === demand.cycleSeconds ? demand : { ...demand, cycleSeconds }, assumedLoad: load.assumed };
+}
+
 /** @param place what the place adds (way to the street, turns of a lap); null for the workout as written, wherever it is done */
 export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity, place: Place | null = null): Program {
   const assumed = new Set<string>();
@@ -85,13 +95,10 @@ export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity, pla
     const slotNumber = new Map(slots.map((slot, index) => [slot, index]));
     const vestKg = part.vest ? part.vest[category] : 0;
     const demands = slots.map((slot) => {
-      const load = loadOfSlot(slot, capacity);
-      if (load.assumed && part.kind !== 'strength' && part.kind !== 'maxLoad') assumed.add(load.assumed);
-      const demand = demandOf(standsFor[slot.movement] ?? slot.movement, slot.unit, capacity, load.kg, slot.heightCm?.[category] ?? null, vestKg);
+      const { demand, assumedLoad } = demandOfSlot(slot, capacity, place, vestKg);
+      if (assumedLoad && part.kind !== 'strength' && part.kind !== 'maxLoad') assumed.add(assumedLoad);
       if (demand.guessed) assumed.add(demand.guessed);
-      const turns = demand.unit === 'm' ? placeCost(demand.movement, place).turnSecondsPerMetre : 0;
-      const cycleSeconds = (tempoSeconds(slot.tempo) ?? demand.cycleSeconds) + turns;
-      return cycleSeconds === demand.cycleSeconds ? demand : { ...demand, cycleSeconds };
+      return demand;
     });
     const lists = itemLists(part);
     const brackets = new Map<number, number>();

@@ -1,6 +1,7 @@
 /** The stimulus of a part: what it asks, slot by slot and in all, from the program and one run of it. */
 import { muscles, patterns, type Pattern } from '../movements/movement';
 import type { Capacity } from '../capacity/capacity';
+import type { Demand } from '../simulate/demand';
 import { compile, type Program } from '../simulate/program';
 import type { PartResult } from '../simulate/walk-program';
 import type { Workout } from '../workout/workout';
@@ -18,6 +19,8 @@ export interface PartStimulus {
   readonly slots: readonly SlotStimulus[];
   /** share of the working seconds by pattern, summing to 1 (all 0 for a rest) */
   readonly patterns: Readonly<Record<Pattern, number>>;
+  /** the same in the order of `patterns` */
+  readonly shares: readonly number[];
   readonly gripShare: number;
   readonly skill: number;
   readonly boutSeconds: number;
@@ -32,6 +35,60 @@ export interface PartStimulus {
 
 const gripIndex = muscles.indexOf('grip');
 
+/** An open "max" counts as half a minute of work. */
+export const openCount = (demand: Demand): number =>
+  demand.secondsPerUnit ? 30 / demand.secondsPerUnit(12) : Math.min(30 / demand.cycleSeconds, demand.repsToFailure);
+
+/** Sums over the bouts of a part, from which its stimulus follows; additive over slots. */
+export class Work {
+  readonly shares = new Float64Array(patterns.length);
+  seconds = 0;
+  joules = 0;
+  grip = 0;
+  skill = 0;
+  feel = 0;
+
+  addBouts(demand: Demand, bout: Bout, bouts: number): void {
+    const whole = bout.seconds * bouts;
+    for (let at = 0; at < patterns.length; at++) this.shares[at]! += (demand.movement.patterns[patterns[at]!] ?? 0) * whole;
+    this.seconds += whole;
+    this.joules += bout.joulesPerKg * bouts;
+    this.grip += demand.tires[gripIndex]! * whole;
+    this.skill += demand.movement.skill * whole;
+    this.feel += Math.log(Math.max(0.02, bout.setShare)) * whole;
+  }
+
+  add(other: Work): void {
+    for (let at = 0; at < this.shares.length; at++) this.shares[at]! += other.shares[at]!;
+    this.seconds += other.seconds;
+    this.joules += other.joules;
+    this.grip += other.grip;
+    this.skill += other.skill;
+    this.feel += other.feel;
+  }
+
+  clear(): void {
+    this.shares.fill(0);
+    this.seconds = this.joules = this.grip = this.skill = this.feel = 0;
+  }
+
+  /** Everything a stimulus says but its slots and its score. @param into where the shares are written; a fresh list when it is kept */
+  sums(into: number[] = []): Pick<PartStimulus, 'feel' | 'shares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill' | 'boutSeconds'> {
+    const whole = Math.max(1e-6, this.seconds);
+    const shares = into;
+    for (let at = 0; at < this.shares.length; at++) shares[at] = this.shares[at]! / whole;
+    return {
+      shares,
+      gripShare: this.grip / whole,
+      skill: this.skill / whole,
+      boutSeconds: this.seconds,
+      joulesPerKg: this.joules,
+      breathing: this.joules / whole,
+      feel: this.feel / whole,
+    };
+  }
+}
+
 /** Mean count of each slot over one pass (all rungs), from the flattened steps. */
 export function slotCounts(program: Program, part: number): Map<number, { total: number; bouts: number }> {
   const counts = new Map<number, { total: number; bouts: number }>();
@@ -40,9 +97,7 @@ export function slotCounts(program: Program, part: number): Map<number, { total:
     for (const step of compiled.steps(list, compiled.grows ? 2 : 0)) {
       if (step.kind !== 'move') continue;
       const known = counts.get(step.slot) ?? { total: 0, bouts: 0 };
-      // an open "max" counts as half a minute of work
-      const count =
-        step.count ?? (step.demand.secondsPerUnit ? 30 / step.demand.secondsPerUnit(12) : Math.min(30 / step.demand.cycleSeconds, step.demand.repsToFailure));
+      const count = step.count ?? openCount(step.demand);
       counts.set(step.slot, { total: known.total + count, bouts: known.bouts + 1 });
     }
   return counts;
@@ -57,40 +112,18 @@ export function stimulusOf(program: Program, part: number, result: PartResult | 
   const compiled = program.parts[part]!;
   const counts = slotCounts(program, part);
   const bySlot = new Map<number, SlotStimulus>();
-  const share = Object.fromEntries(patterns.map((pattern) => [pattern, 0])) as Record<Pattern, number>;
-  let seconds = 0;
-  let joules = 0;
-  let grip = 0;
-  let skill = 0;
-  let feel = 0;
+  const work = new Work();
   for (let list = 0; list < compiled.lists; list++)
     for (const step of compiled.steps(list, compiled.grows ? 2 : 0)) {
       if (step.kind !== 'move' || bySlot.has(step.slot)) continue;
       const { total, bouts } = counts.get(step.slot)!;
       const bout = boutOf(step.demand, total / bouts, program.capacity);
-      const whole = bout.seconds * bouts;
-      const { movement } = step.demand;
-      for (const [pattern, value] of Object.entries(movement.patterns) as [Pattern, number][]) share[pattern] += value * whole;
-      seconds += whole;
-      joules += bout.joulesPerKg * bouts;
-      grip += step.demand.tires[gripIndex]! * whole;
-      skill += movement.skill * whole;
-      feel += Math.log(Math.max(0.02, bout.setShare)) * whole;
-      bySlot.set(step.slot, { movement: movement.id, bout, count: total / bouts, loadShare: step.demand.share, repsToFailure: step.demand.repsToFailure });
+      work.addBouts(step.demand, bout, bouts);
+      const { movement, share, repsToFailure } = step.demand;
+      bySlot.set(step.slot, { movement: movement.id, bout, count: total / bouts, loadShare: share, repsToFailure });
     }
-  const whole = Math.max(1e-6, seconds);
-  for (const pattern of patterns) share[pattern] /= whole;
   const slots = [...bySlot.entries()].sort((a, b) => a[0] - b[0]).map(([, value]) => value);
-  return {
-    slots,
-    patterns: share,
-    gripShare: grip / whole,
-    skill: skill / whole,
-    boutSeconds: seconds,
-    joulesPerKg: joules,
-    breathing: joules / whole,
-    feel: feel / whole,
-    score: result?.score ?? 0,
-    seconds: result ? result.endSeconds - result.startSeconds : 0,
-  };
+  const sums = work.sums();
+  const byPattern = Object.fromEntries(patterns.map((pattern, at) => [pattern, sums.shares[at]!])) as Record<Pattern, number>;
+  return { ...sums, patterns: byPattern, slots, score: result?.score ?? 0, seconds: result ? result.endSeconds - result.startSeconds : 0 };
 }

@@ -1,0 +1,69 @@
+/** What a choice costs by itself, before the whole part is simulated: likeness, time, feel, and what the house rules prefer. */
+import type { Movement } from '../movements/movement';
+import type { HouseRules } from '../rules/house-rules';
+import type { Slot } from '../workout/workout';
+import type { Conversion } from './conversions';
+import { nearPattern, similarity } from './near';
+import type { SlotQuestion } from './question';
+
+export interface CostInput {
+  readonly original: Movement;
+  readonly movement: Movement;
+  readonly hops: number;
+  readonly kept: boolean;
+  readonly slot: Slot;
+  readonly bout: { seconds: number; setShare: number; joulesPerKg: number };
+  readonly question: SlotQuestion;
+  readonly wantedSeconds: number;
+  readonly conversion: Conversion | null;
+  readonly countChanged: boolean;
+  readonly loadChanged: boolean;
+  readonly unbroken: boolean;
+  readonly heightCm: number | null;
+  readonly rules: HouseRules;
+}
+
+export function costOf(input: CostInput): { structural: number; cost: number } {
+  const { original, movement, hops, kept, bout, question, wantedSeconds } = input;
+  const { stimulus } = question;
+  const { muscle } = similarity(original, movement);
+  const heavier = Math.log(Math.max(0.02, bout.setShare) / Math.max(0.02, stimulus.bout.setShare));
+  const broken = input.unbroken && input.slot.hold !== 'mayBreak' ? 0.8 * Math.max(0, bout.setShare - 0.95) : 0;
+  const shorter =
+    original.rise.body > 0 && movement.limit.by !== 'engine'
+      ? 0.4 * Math.max(0, 0.8 - movement.rise.body / original.rise.body) * (nearPattern(original, movement) > 0.5 ? 1 : 0)
+      : 0;
+  const structural =
+    (kept ? 0 : 0.05 + 0.04 * hops + 0.25 * (1 - muscle) + shorter) +
+    (input.countChanged && kept ? 0.03 : 0) +
+    (input.loadChanged ? 0.015 : 0) +
+    // a conversion the house rules state is what this coach would do
+    (input.conversion?.preferred ? -0.5 : 0) +
+    // steps on the spot are what is left when there is neither road nor machine nor rope
+    (movement.family === 'run' && movement.limit.by === 'ease' && original.limit.by === 'engine' ? 0.15 : 0) +
+    0.06 * Math.max(0, movement.skill - original.skill) +
+    // a hold is a poor stand-in for moving
+    (movement.unit === 's' && original.unit !== 's' && movement.limit.by !== 'engine' && movement.family !== 'run' ? 0.2 : 0) +
+    broken +
+    // the lowest surface that stays unbroken: height costs a little, so the lowest of equals wins
+    (movement.id === 'raised-push-up' ? 0.0012 * (input.heightCm ?? 60) : 0) +
+    rulePreference(movement.id, original, input.rules) +
+    (movement.load && movement.load.implements[0] === 'band' ? 0.08 : 0);
+  const cost =
+    structural +
+    0.8 * Math.abs(Math.log(bout.seconds / wantedSeconds)) +
+    (heavier > 0 ? 0.3 * heavier : -0.2 * heavier) +
+    0.8 * (1 - nearPattern(original, movement)) +
+    0.08 * Math.abs(Math.log(Math.max(0.1, bout.joulesPerKg) / Math.max(0.1, stimulus.bout.joulesPerKg)));
+  return { structural, cost };
+}
+
+/** Schools that prefer one movement over another. */
+function rulePreference(id: string, original: Movement, rules: HouseRules): number {
+  if (original.family === 'push-up' && rules.easierPushUp === 'knees') return id === 'knee-push-up' ? -0.6 : id === 'raised-push-up' ? 0.3 : 0;
+  if (original.family === 'push-up' && id === 'knee-push-up') return 0.12;
+  if (original.id === 'double-under' && rules.noDoubleUnders === 'hops') return id === 'hip-tap-hop' ? -0.5 : id === 'single-under' ? 0.3 : 0;
+  if (rules.loadGone === 'tempo' && id === 'slow-air-squat') return -0.25;
+  if (rules.squatDepth === 'chair' && id === 'squat-to-chair') return -0.15;
+  return 0;
+}
