@@ -62,6 +62,7 @@ export const driftSchema = z.object({
   breathing: z.number(),
   grip: z.number(),
   skill: z.number(),
+  comparability: z.number(),
   scoreType: z.number(),
 });
 const fallback = z.object({ movement: z.string(), reps: z.array(z.number()), when: z.string() }).nullable();
@@ -107,6 +108,7 @@ export const adaptSchema = z.object({
   }),
   predicted: predictedSchema,
   drift: driftSchema,
+  comparability: z.object({ elasticity: z.number(), uncertainty: z.number() }),
   warnings: z.array(warningSchema),
   assumed: z.array(z.string()),
 });

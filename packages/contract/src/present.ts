@@ -19,8 +19,8 @@ export function rounded<T>(value: T): T {
   return JSON.parse(JSON.stringify(value, (_key, each: unknown) => (typeof each === 'number' ? Math.round(each * 1e6) / 1e6 : each))) as T;
 }
 
-export function presentAdapted({ version, intent, predicted, drift, warnings, assumed }: Adapted): z.infer<typeof adaptSchema> {
-  return rounded({ version, intent, predicted, drift, warnings, assumed }) as unknown as z.infer<typeof adaptSchema>;
+export function presentAdapted({ version, intent, predicted, drift, comparability, warnings, assumed }: Adapted): z.infer<typeof adaptSchema> {
+  return rounded({ version, intent, predicted, drift, comparability, warnings, assumed }) as unknown as z.infer<typeof adaptSchema>;
 }
 
 export function presentLoads(kit: readonly KitItem[]): z.infer<typeof loadsSchema> {

@@ -30,11 +30,11 @@ export { estimateCapacity, type Capacity } from './capacity/capacity';
 export { referenceAthlete, referenceCapacity } from './capacity/reference-athlete';
 export { brzyckiMax, epleyMax, nscaTable, repsAtShare, shareAtReps } from './capacity/strength-laws';
 export { acsmRunning, criticalSpeed, reserveBalance, riegelTime, rowPace, rowPower, skibaTau, timeAtPower } from './capacity/engine-laws';
-export { constants, formAtFitness, usualForm } from './simulate/body';
+export { constants, formAtFitness, usualForm, type Constants } from './simulate/body';
 export { compile, type Program } from './simulate/program';
 export { walkProgram, type Run, type TraceBlock } from './simulate/walk-program';
 export { runWarnings, type RunWarning } from './simulate/run-warnings';
-export { predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
+export { headline, predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
 
 // adaptation
 export { adapt, contextFor, planPart, type AdaptOptions, type Adapted, type Lock, type VersionPart, type VersionSlot } from './adapt/adapt';
@@ -60,7 +60,21 @@ export { prepare, usualCautions, type Preparation } from './prepare/prepare';
 export { planClock, countInSeconds, type ClockPlan, type Cue } from './clock/plan-clock';
 export { shareEquipment, type Sharing, type Use } from './clock/share-equipment';
 export { sessionLoad } from './scoring/session-load';
-export { compareScores, elasticityOf, equivalentOf, fitnessFor, meanSetFromClock, parOf, repsPerRound, type BoardRow, type Result } from './scoring/compare';
+export {
+  compareScores,
+  comparabilityOf,
+  elasticityNear,
+  elasticityOf,
+  equivalentOf,
+  swapsOf,
+  fitnessFor,
+  meanSetFromClock,
+  parOf,
+  repsPerRound,
+  type BoardRow,
+  type Result,
+} from './scoring/compare';
+export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions } from './scoring/learn-conversions';
 export { capacityOf, learnFitness, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, type Score } from './scoring/score-text';
 

@@ -5,6 +5,7 @@ import { describeLoad, feasibleLoads, type FeasibleLoad } from '../kit/loads';
 import { movementOf, movements } from '../movements/catalogue';
 import { formatWorkout } from '../notation/format-workout';
 import { defaultRules, type HouseRules } from '../rules/house-rules';
+import { comparabilityOf } from '../scoring/compare';
 import { capacityOf } from '../scoring/learn-fitness';
 import { maxOf } from '../simulate/demand';
 import { predictWorkout, type Prediction } from '../simulate/predict';
@@ -72,6 +73,8 @@ export interface Adapted {
   readonly drift: Drift;
   readonly partDrifts: readonly Drift[];
   readonly insideWindow: boolean | null;
+  /** what a score in this version will tell: 1 is in proportion to fitness, and the share a 4 % day leaves uncertain of the fitness */
+  readonly comparability: { readonly elasticity: number; readonly uncertainty: number };
   readonly warnings: readonly VersionWarning[];
   readonly assumed: readonly string[];
   readonly run: Run;
@@ -343,6 +346,7 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
     ),
     partDrifts: drifts,
     insideWindow: inside,
+    comparability: comparabilityOf(adapted, context.capacity),
     warnings: versionWarnings({ workout, adapted, versionParts, intent, run, inside, context, locks: options.locks ?? [] }),
     assumed,
     run,

@@ -3,7 +3,6 @@
  * With it the search proves that no combination of the options it was given is better (branch and bound).
  */
 import { compile, demandOfSlot } from '../simulate/program';
-import { boutOf } from '../stimulus/bout';
 import type { PartIntent } from '../stimulus/intent';
 import { openCount, slotCounts, Work } from '../stimulus/stimulus';
 import { itemLists, slotsOfPart } from '../workout/walk';
@@ -55,7 +54,7 @@ export function choiceWorks(part: Part, base: readonly Choice[], context: AdaptC
     const { demand } = demandOfSlot(slotFor(slots[slot]!, choice, units), context.capacity, context.place, vestKg);
     const work = new Work();
     const counted = boutsUnder(lever).get(slot);
-    if (counted) work.addBouts(demand, boutOf(demand, countOf(slot, choice, lever, openCount(demand)), context.capacity), counted.bouts);
+    if (counted) work.addBouts(demand, countOf(slot, choice, lever, openCount(demand)), counted.bouts, context.capacity);
     perSlot[slot]!.set(choice, work);
     return work;
   };

@@ -17,17 +17,29 @@ export interface Drift {
   readonly breathing: number;
   readonly grip: number;
   readonly skill: number;
+  /** share of what its score tells of the athlete that is lost: 0 as much as the original, 1 nothing */
+  readonly comparability: number;
   /** 1 when the score is of another kind */
   readonly scoreType: number;
 }
 
-export const noDrift: Drift = { total: 0, time: 0, load: 0, pattern: 0, volume: 0, breathing: 0, grip: 0, skill: 0, scoreType: 0 };
+export const noDrift: Drift = { total: 0, time: 0, load: 0, pattern: 0, volume: 0, breathing: 0, grip: 0, skill: 0, comparability: 0, scoreType: 0 };
 
 /** Time drift that costs nothing. */
 export const freeTime = 0.02;
 
 /** How much a unit of each part weighs in the total; a judgement of ours, written down in docs/model.md. */
-export const driftWeights = { time: 1.6, load: 0.3, pattern: 0.9, volume: 0.15, breathing: 0.3, grip: 0.2, skill: 0.15, scoreType: 0.4 } as const;
+export const driftWeights = {
+  time: 1.6,
+  load: 0.3,
+  pattern: 0.9,
+  volume: 0.15,
+  breathing: 0.3,
+  grip: 0.2,
+  skill: 0.15,
+  comparability: 0.2,
+  scoreType: 0.4,
+} as const;
 
 /** Time drift as a share. AMRAP: seconds a round; EMOM: share of work; else the score against the target. */
 export function timeDrift(intent: PartIntent, kind: string, score: number, workShare: number | null): number {
@@ -70,7 +82,7 @@ function patternDistance(a: ArrayLike<number>, b: ArrayLike<number>): number {
 }
 
 /** What of a stimulus the drift looks at apart from the score: known without a simulation. */
-export type TimelessStimulus = Pick<PartStimulus, 'feel' | 'shares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill'>;
+export type TimelessStimulus = Pick<PartStimulus, 'feel' | 'shares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill' | 'elasticity'>;
 
 /** The named parts that need no simulation, and their weighted sum. */
 function timelessDrift(original: TimelessStimulus, version: TimelessStimulus): Omit<Drift, 'total' | 'time' | 'scoreType'> & { readonly sum: number } {
@@ -80,6 +92,7 @@ function timelessDrift(original: TimelessStimulus, version: TimelessStimulus): O
   const breathing = logRatio(version.breathing, original.breathing);
   const grip = version.gripShare - original.gripShare;
   const skill = (version.skill - original.skill) / 3;
+  const comparability = Math.max(0, Math.min(1, 1 - version.elasticity / Math.max(0.05, original.elasticity)));
   const sum =
     // lighter than meant matters less than heavier than meant
     driftWeights.load * (load > 0 ? load : -0.6 * load) +
@@ -87,8 +100,9 @@ function timelessDrift(original: TimelessStimulus, version: TimelessStimulus): O
     driftWeights.volume * Math.abs(volume) +
     driftWeights.breathing * Math.abs(breathing) +
     driftWeights.grip * Math.abs(grip) +
-    driftWeights.skill * Math.abs(skill);
-  return { load, pattern, volume, breathing, grip, skill, sum };
+    driftWeights.skill * Math.abs(skill) +
+    driftWeights.comparability * comparability;
+  return { load, pattern, volume, breathing, grip, skill, comparability, sum };
 }
 
 /** The least a drift can be before the score is known: as if the time were met. */
@@ -117,6 +131,7 @@ export function combineDrift(parts: readonly { drift: Drift; seconds: number }[]
     breathing: mean((d) => d.breathing),
     grip: mean((d) => d.grip),
     skill: mean((d) => d.skill),
+    comparability: mean((d) => d.comparability),
     scoreType: Math.max(...parts.map((each) => each.drift.scoreType)),
   };
 }

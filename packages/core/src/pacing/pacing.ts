@@ -8,7 +8,7 @@ import type { Place } from '../kit/kit';
 import { wordsOf } from '../notation/format-workout';
 import { Body, usualForm, type Form } from '../simulate/body';
 import { compile, type MoveStep, type Program } from '../simulate/program';
-import { walkProgram, type Run, type TraceBlock, type WalkOptions } from '../simulate/walk-program';
+import { easierBy, walkProgram, type Run, type TraceBlock, type WalkOptions } from '../simulate/walk-program';
 import { slotsOfPart } from '../workout/walk';
 import type { Workout } from '../workout/workout';
 import { attemptLadder, type Attempt } from './attempts';
@@ -175,7 +175,10 @@ export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, 
     const largest = Math.max(...later);
     const smaller = largest > 5 ? Math.ceil(largest / 2) : largest > 3 ? 3 : largest > 1 ? 1 : 0;
     const seconds = blocks.reduce((sum, block) => sum + block.end - block.start, 0);
-    const easier = walkProgram(program, { lengths, easier: { part, slot, factor: easierFactor } });
+    const easier = walkProgram(program, {
+      lengths,
+      demands: (atPart, atSlot, demand) => (atPart === part && atSlot === slot ? easierBy(demand, easierFactor) : demand),
+    });
     const gain =
       soft.parts[part]!.unit === 'seconds'
         ? soft.parts[part]!.score - easier.parts[part]!.score

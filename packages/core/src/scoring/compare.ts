@@ -10,8 +10,9 @@ import { formAtFitness } from '../simulate/body';
 import { compile, type Program } from '../simulate/program';
 import { headline, scoredParts } from '../simulate/predict';
 import { walkProgram } from '../simulate/walk-program';
-import { mapSlots } from '../workout/walk';
+import { mapSlots, slotsOfPart } from '../workout/walk';
 import type { Part, Window, Workout } from '../workout/workout';
+import { evidenceSentence, learnedOffset, type LearnedConversions } from './learn-conversions';
 import type { Score } from './score-text';
 
 export type ScoreUnit = 'seconds' | 'rounds' | 'reps' | 'kg';
@@ -35,6 +36,7 @@ export interface BoardRow {
   readonly verdict: string;
   /** how far the version's score moves with fitness: 1 is in proportion */
   readonly elasticity: number | null;
+  readonly evidence: string | null;
 }
 
 /** fitness the root is looked for in; outside it the score says more about the entry than the athlete */
@@ -42,6 +44,8 @@ const weakest = 0.3;
 const fittest = 3.2;
 /** log standard deviation of a day's score that is not fitness (round figure, see model-notes: day form and pacing) */
 const dayNoise = 0.04;
+/** log standard deviation that carrying a score over a swap adds, by our own model's word (round figure; the fairness study measures it worse) */
+const carriedOver = 0.03;
 
 const higherIsBetter = (unit: ScoreUnit): boolean => unit !== 'seconds';
 
@@ -128,6 +132,14 @@ export function elasticityOf(workout: Workout, capacity: Capacity): number {
   return elasticityNear(scorer(workout, capacity, true), 1);
 }
 
+/** What a score in this version will tell before anybody trains: its elasticity, and the share of fitness that a usual day's noise leaves open. */
+export function comparabilityOf(version: Workout, capacity: Capacity): { elasticity: number; uncertainty: number } {
+  const elasticity = elasticityOf(version, capacity);
+  return { elasticity, uncertainty: Math.min(1, dayNoise / Math.max(leastTold, elasticity)) };
+}
+/** below this elasticity a score tells as good as nothing */
+const leastTold = 0.04;
+
 /** Without the alternatives: what was done is what is scored. */
 function neutral(workout: Workout): Workout {
   return { ...workout, parts: workout.parts.map((part) => mapSlots(part, (slot) => ({ ...slot, alternatives: [] }))) };
@@ -148,13 +160,54 @@ export interface Equivalent {
   readonly median: number;
   readonly high: number;
   readonly unit: ScoreUnit;
+  /** best estimate, with what is expected of the athlete; and what the score alone says */
   readonly fitness: number;
+  readonly apparent: number;
+  /** share of the score's word that is taken: 1 for the workout as written */
+  readonly trust: number;
   readonly elasticity: number;
   readonly value: number;
+  /** what logged results said about this version's swaps; null when nothing */
+  readonly evidence: string | null;
+}
+
+/** What sets a version apart from the original, slot by slot, for what is learned about conversions: `toes-to-bar>sit-up`. */
+export function swapsOf(original: Workout, version: Workout): string[] {
+  const written = original.parts.map((part) => slotsOfPart(part));
+  const done = version.parts.map((part) => slotsOfPart(part));
+  const pairs = written.flatMap((slots, part) =>
+    slots.flatMap((slot, at) => {
+      const other = done[part]?.[at];
+      return other && other.movement !== slot.movement ? [`${slot.movement}>${other.movement}`] : [];
+    }),
+  );
+  return [...new Set(pairs)].sort();
+}
+
+/** Whether a version asks what the original asks in this column, so that nothing has to be carried over. */
+function sameAsked(original: Workout, version: Workout, category: Athlete['category']): boolean {
+  const asked = (workout: Workout): string =>
+    JSON.stringify(
+      workout.parts.map((part) => [
+        { ...part, items: null, stations: null, windows: null, window: null, intent: null, name: null, notes: null, scoreSaid: null },
+        slotsOfPart(part).map((slot) => [
+          slot.movement,
+          slot.count,
+          slot.unit,
+          slot.perSide,
+          slot.load?.kind === 'mass' ? Math.round(slot.load[category] * 10) * slot.load.count : null,
+        ]),
+      ]),
+    );
+  return asked(original) === asked(version);
 }
 
 /** A score in a version → the score this athlete would have in the original; null when the score cannot be carried over (done, wrong kind). */
-export function equivalentOf(original: Workout, result: Pick<Result, 'athlete' | 'version' | 'score'>): Equivalent | null {
+export function equivalentOf(
+  original: Workout,
+  result: Pick<Result, 'athlete' | 'version' | 'score'>,
+  learned: LearnedConversions | null = null,
+): Equivalent | null {
   const capacity = estimateCapacity(result.athlete);
   const version = neutral(result.version);
   const program = compile(version, capacity);
@@ -163,14 +216,31 @@ export function equivalentOf(original: Workout, result: Pick<Result, 'athlete' |
   const inVersion = scorer(version, capacity, result.score.kind !== 'capped');
   const unit = headline(version, walkProgram(program)).unit;
   if (unit !== read.unit) return null;
-  const fitness = fitnessFor(read.value, inVersion, higherIsBetter(unit) ? 'higher' : 'lower');
-  const elasticity = elasticityNear(inVersion, fitness);
-  const spread = Math.min(0.5, (1.2816 * Math.hypot(dayNoise, original === result.version ? 0 : 0.03)) / Math.max(0.15, elasticity));
+  const apparent = fitnessFor(read.value, inVersion, higherIsBetter(unit) ? 'higher' : 'lower');
+  const elasticity = elasticityNear(inVersion, apparent);
+  const offset = learned ? learnedOffset(learned, swapsOf(original, version)) : { log: 0, variance: 0, results: 0 };
+  // a score as written is its own equivalent; in a version, what the score leaves open is filled by what is expected of the athlete (the posterior mean of a normal model)
+  const noise = Math.hypot(dayNoise, carriedOver) / Math.max(leastTold, elasticity);
+  const asWritten = swapsOf(original, version).length === 0 && sameAsked(original, version, result.athlete.category);
+  const trust = asWritten ? 1 : 1 / (1 + (noise / capacity.fitnessSpread) ** 2);
+  const fitness = Math.exp(trust * (Math.log(apparent) - offset.log));
+  const spread = Math.min(0.5, 1.2816 * Math.hypot(Math.sqrt(trust) * noise, Math.sqrt(offset.variance)));
   const carried = neutral(original);
   const inOriginal = scorer(carried, capacity, false);
   const originalUnit = headline(carried, walkProgram(compile(carried, capacity))).unit;
   const ends = [inOriginal(fitness * Math.exp(-spread)), inOriginal(fitness * Math.exp(spread))];
-  return { low: Math.min(...ends), median: inOriginal(fitness), high: Math.max(...ends), unit: originalUnit, fitness, elasticity, value: read.value };
+  return {
+    low: Math.min(...ends),
+    median: inOriginal(fitness),
+    high: Math.max(...ends),
+    unit: originalUnit,
+    fitness,
+    apparent,
+    trust,
+    elasticity,
+    value: read.value,
+    evidence: evidenceSentence(offset),
+  };
 }
 
 /** Index 100: what the reference athlete of the column scores in the original. Higher is better, for times too. */
@@ -204,9 +274,9 @@ export function parOf(version: Workout, capacity: Capacity): number {
 /**
  * The board: every result with its equivalent, best first. Ties share a rank; what cannot be carried over stands last, in the order it came.
  */
-export function compareScores(original: Workout, results: readonly Result[]): BoardRow[] {
+export function compareScores(original: Workout, results: readonly Result[], learned: LearnedConversions | null = null): BoardRow[] {
   const rows = results.map((result): BoardRow => {
-    const equivalent = equivalentOf(original, result);
+    const equivalent = equivalentOf(original, result, learned);
     const base = { athlete: result.athlete.name, version: result.versionName, score: result.scoreText };
     if (!equivalent)
       return {
@@ -217,8 +287,9 @@ export function compareScores(original: Workout, results: readonly Result[]): Bo
         inWindow: null,
         verdict: result.score.kind === 'done' ? (result.score.done ? 'done' : 'not done') : 'this kind of score does not fit the version',
         elasticity: null,
+        evidence: null,
       };
-    const { low, median, high, unit, value, elasticity } = equivalent;
+    const { low, median, high, unit, value, elasticity, evidence } = equivalent;
     const versionUnit: ScoreUnit =
       result.score.kind === 'rounds' ? 'rounds' : result.score.kind === 'load' ? 'kg' : result.score.kind === 'reps' ? 'reps' : 'seconds';
     return {
@@ -229,6 +300,7 @@ export function compareScores(original: Workout, results: readonly Result[]): Bo
       inWindow: inside(windowOf(result.version), value, versionUnit),
       verdict: verdictOf(result, value, versionUnit),
       elasticity,
+      evidence,
     };
   });
   const ordered = rows.map((row, at) => ({ row, at })).sort((a, b) => (b.row.index ?? -1) - (a.row.index ?? -1) || a.at - b.at);

@@ -3,7 +3,7 @@
  * Soft mode (the default) takes fractional sets and gives breaks their share of the set they lead to, so the result has no jumps;
  * whole mode takes whole repetitions, for the plan that is shown. Cost grows with the number of sets.
  */
-import { Body, usualForm, type Form } from './body';
+import { Body, usualForm, type Constants, type Form } from './body';
 import { predictedMaxLoad, strengthLoad } from './max-load';
 import type { Demand } from './demand';
 import type { MoveStep, PartProgram, Program, Step } from './program';
@@ -52,14 +52,17 @@ export interface WalkOptions {
   readonly stride?: 'set' | 'rep';
   /** sets an athlete means to do of a slot's count, instead of the habit; null leaves the habit. A set beyond what is at hand fails, and a failed rep costs */
   readonly splits?: (part: number, slot: number, round: number, count: number) => readonly number[] | null;
-  /** a slot taken as so many times easier (reps at hand and pace), to see what it decides */
-  readonly easier?: { readonly part: number; readonly slot: number; readonly factor: number };
+  /** what a slot asks, changed: one movement made easier to see what it decides, or a world in which the catalogue is wrong */
+  readonly demands?: (part: number, slot: number, demand: Demand) => Demand;
+  /** another set of constants than the fitted one: how far the answers hang on them */
+  readonly constants?: Constants;
 }
 
 /** s lost by a rep that failed: down, shake out, walk a step, set up again ("a failed rep costs a minute" with what follows; common practice, round figure) */
 const failedSeconds = 20;
 
-function easierBy({ repsToFailure, joulesPerKg, secondsPerUnit, ...rest }: Demand, factor: number): Demand {
+/** The demand of a movement that is so many times easier: reps at hand and pace. */
+export function easierBy({ repsToFailure, joulesPerKg, secondsPerUnit, ...rest }: Demand, factor: number): Demand {
   return {
     ...rest,
     repsToFailure: repsToFailure * factor,
@@ -84,7 +87,7 @@ class Walker {
     readonly program: Program,
     private readonly options: WalkOptions,
   ) {
-    this.body = new Body(program.capacity, options.form ?? usualForm);
+    this.body = new Body(program.capacity, options.form ?? usualForm, options.constants);
   }
 
   /** A planned rest: plates may be changed in it. */
@@ -115,8 +118,7 @@ class Walker {
 
   /** One step, stopped at `limit` (absolute seconds). @returns the share of the step done, and the count */
   move(part: number, step: MoveStep, limit: number, finish: number): { share: number; count: number } {
-    const { easier } = this.options;
-    const demand = easier && easier.part === part && easier.slot === step.slot ? easierBy(step.demand, easier.factor) : step.demand;
+    const demand = this.options.demands ? this.options.demands(part, step.slot, step.demand) : step.demand;
     const start = this.now;
     const most = step.count ?? Infinity;
     const tracing = this.options.trace === true;

@@ -5,7 +5,7 @@ import type { Demand } from '../simulate/demand';
 import { compile, type Program } from '../simulate/program';
 import type { PartResult } from '../simulate/walk-program';
 import type { Workout } from '../workout/workout';
-import { boutOf, type Bout } from './bout';
+import { boutElasticity, boutOf, type Bout } from './bout';
 
 export interface SlotStimulus {
   readonly movement: string;
@@ -29,6 +29,8 @@ export interface PartStimulus {
   readonly breathing: number;
   /** mean of ln(set share), weighted by seconds: how heavy it feels */
   readonly feel: number;
+  /** how far its time moves with fitness, from the bouts: near 1 a score tells much of the athlete, near 0 little */
+  readonly elasticity: number;
   readonly score: number;
   readonly seconds: number;
 }
@@ -47,8 +49,10 @@ export class Work {
   grip = 0;
   skill = 0;
   feel = 0;
+  elastic = 0;
 
-  addBouts(demand: Demand, bout: Bout, bouts: number): void {
+  addBouts(demand: Demand, count: number, bouts: number, capacity: Capacity): Bout {
+    const bout = boutOf(demand, count, capacity);
     const whole = bout.seconds * bouts;
     for (let at = 0; at < patterns.length; at++) this.shares[at]! += (demand.movement.patterns[patterns[at]!] ?? 0) * whole;
     this.seconds += whole;
@@ -56,6 +60,8 @@ export class Work {
     this.grip += demand.tires[gripIndex]! * whole;
     this.skill += demand.movement.skill * whole;
     this.feel += Math.log(Math.max(0.02, bout.setShare)) * whole;
+    this.elastic += boutElasticity(demand, bout, count, capacity) * whole;
+    return bout;
   }
 
   add(other: Work): void {
@@ -65,15 +71,16 @@ export class Work {
     this.grip += other.grip;
     this.skill += other.skill;
     this.feel += other.feel;
+    this.elastic += other.elastic;
   }
 
   clear(): void {
     this.shares.fill(0);
-    this.seconds = this.joules = this.grip = this.skill = this.feel = 0;
+    this.seconds = this.joules = this.grip = this.skill = this.feel = this.elastic = 0;
   }
 
   /** Everything a stimulus says but its slots and its score. @param into where the shares are written; a fresh list when it is kept */
-  sums(into: number[] = []): Pick<PartStimulus, 'feel' | 'shares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill' | 'boutSeconds'> {
+  sums(into: number[] = []): Pick<PartStimulus, 'feel' | 'shares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill' | 'boutSeconds' | 'elasticity'> {
     const whole = Math.max(1e-6, this.seconds);
     const shares = into;
     for (let at = 0; at < this.shares.length; at++) shares[at] = this.shares[at]! / whole;
@@ -85,6 +92,7 @@ export class Work {
       joulesPerKg: this.joules,
       breathing: this.joules / whole,
       feel: this.feel / whole,
+      elasticity: this.elastic / whole,
     };
   }
 }
@@ -117,8 +125,7 @@ export function stimulusOf(program: Program, part: number, result: PartResult | 
     for (const step of compiled.steps(list, compiled.grows ? 2 : 0)) {
       if (step.kind !== 'move' || bySlot.has(step.slot)) continue;
       const { total, bouts } = counts.get(step.slot)!;
-      const bout = boutOf(step.demand, total / bouts, program.capacity);
-      work.addBouts(step.demand, bout, bouts);
+      const bout = work.addBouts(step.demand, total / bouts, bouts, program.capacity);
       const { movement, share, repsToFailure } = step.demand;
       bySlot.set(step.slot, { movement: movement.id, bout, count: total / bouts, loadShare: share, repsToFailure });
     }
