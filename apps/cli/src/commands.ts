@@ -18,6 +18,7 @@ import {
   planClock,
   readScore,
   tierAthlete,
+  usualScoreRules,
   trimNumber,
   wordsOf,
   type Athlete,
@@ -168,7 +169,7 @@ function compareCommand(path: string, options: Options): number {
     }
   });
   if (problems.length > 0) throw new InputError(problems);
-  const board = rounded(compareScores(workout, results));
+  const board = rounded(compareScores(workout, results, null, rulesFrom(options.rules) ?? usualScoreRules));
   if (options.json) printJson({ board });
   else
     for (const row of board)

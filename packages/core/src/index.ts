@@ -37,10 +37,13 @@ export { runWarnings, type RunWarning } from './simulate/run-warnings';
 export { headline, predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
 
 // adaptation
-export { adapt, contextFor, planPart, type AdaptOptions, type Adapted, type Lock, type VersionPart, type VersionSlot } from './adapt/adapt';
+export { adapt, contextFor, planPart, type AdaptOptions, type Adapted, type Lock } from './adapt/adapt';
+export type { VersionPart, VersionSlot } from './adapt/version-slots';
+export { fitToTime } from './adapt/reshape';
+export type { Ledgers, LedgerEntry } from './adapt/ledgers';
 export { alternativesFor, type Alternative } from './adapt/alternatives';
 export { markWords, markThresholds, patternWords, type Mark } from './adapt/explain';
-export { tierAthlete, usualTiers } from './adapt/tiers';
+export { nearestTier, tierAthlete, usualTiers, type NearTier } from './adapt/tiers';
 export { roundFigures, scaleLadder } from './adapt/coach-numbers';
 export { driftWeights, insideWindow, timeDrift, type Drift } from './adapt/drift';
 export { hardLimits } from './adapt/hard-limits';
@@ -59,6 +62,7 @@ export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, type Preparation } from './prepare/prepare';
 export { planClock, countInSeconds, type ClockPlan, type Cue } from './clock/plan-clock';
 export { shareEquipment, type Sharing, type Use } from './clock/share-equipment';
+export { setsFigure, usualScoreRules, type ScoreRules } from './scoring/compare';
 export { sessionLoad } from './scoring/session-load';
 export {
   compareScores,

@@ -95,11 +95,11 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
   const place = athlete.places[0] ?? barePlace;
   const { loads } = contextFor(athlete, place, rules);
   const preparation = prepare(adapted.workout, athlete, rules);
-  const pacing = planPacing(adapted.workout, capacityOf(athlete), place);
+  const pacing = planPacing(adapted.workout, capacityOf(athlete), place, rules.breaks);
   const clock = planClock(adapted.workout);
   const scored = adapted.predicted.perPart[0]?.part ?? 0;
   const parts = adapted.workout.parts.map((part, index) => {
-    const written = original.parts[index];
+    const written = original.parts[adapted.version.parts[index]?.from[0] ?? index];
     const originals = written ? slotsOfPart(written) : [];
     const header = clock.cues.find((cue) => cue.part === index);
     return {

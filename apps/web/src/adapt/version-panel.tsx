@@ -71,7 +71,8 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
       </p>
       {adapted.version.parts.map((part, partIndex) => {
         const slots = slotsOfPart(adapted.workout.parts[partIndex]!);
-        const originals = original.parts[partIndex] ? slotsOfPart(original.parts[partIndex]) : [];
+        const writtenPart = part.from[0] ?? partIndex;
+        const originals = original.parts[writtenPart] ? slotsOfPart(original.parts[writtenPart]) : [];
         if (part.slots.length === 0) return null;
         return (
           <section key={partIndex} className="mt-3" aria-label={`Part ${partIndex + 1}`}>
@@ -79,7 +80,7 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
             <ul className="divide-y divide-line border-y border-line">
               {part.slots.map((slot, slotIndex) => {
                 const key = `${partIndex}.${slotIndex}`;
-                const lock = version.locks.find((each) => each.part === partIndex && each.slot === slotIndex);
+                const lock = version.locks.find((each) => each.part === writtenPart && each.slot === slotIndex);
                 const written = originals[slotIndex];
                 const now = formatSlot(slots[slotIndex]!);
                 const then = written ? formatSlot({ ...written, alternatives: [] }) : null;
@@ -101,6 +102,11 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
                       {then && then !== now && <span className="block text-sm text-soft line-through">{then}</span>}
                       <span className="block text-sm text-soft">{slot.reason}</span>
                       {slot.givesUp.length > 0 && <span className="block text-sm">Gives up: {slot.givesUp.join(', ')}.</span>}
+                      {slot.swapped && slot.runnerUp && (
+                        <span className="block text-xs text-soft">
+                          Runner-up: {slot.runnerUp.count} {wordsOf(slot.runnerUp.movement)}
+                        </span>
+                      )}
                       {slot.fallback && (
                         <span className="block text-xs text-soft">
                           Fallback {slot.fallback.when}: {slot.fallback.reps.join('-')} {wordsOf(slot.fallback.movement)}
@@ -114,10 +120,10 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
                         today={today}
                         rules={rules}
                         locks={version.locks}
-                        part={partIndex}
+                        part={writtenPart}
                         slot={slotIndex}
                         locked={lock !== undefined}
-                        choose={setLocks ? (next) => change(next, partIndex, slotIndex) : null}
+                        choose={setLocks ? (next) => change(next, writtenPart, slotIndex) : null}
                       />
                     )}
                   </li>

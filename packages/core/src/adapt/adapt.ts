@@ -1,64 +1,31 @@
 /** Adaptation: workout × athlete × place × house rules → one version, with its reasons, its prediction and its drift. Pure and deterministic. */
 import type { Athlete } from '../athlete/athlete';
+import type { Capacity } from '../capacity/capacity';
 import { barePlace, type Place } from '../kit/kit';
-import { describeLoad, feasibleLoads, type FeasibleLoad } from '../kit/loads';
-import { movementOf, movements } from '../movements/catalogue';
+import { feasibleLoads } from '../kit/loads';
 import { formatWorkout } from '../notation/format-workout';
 import { defaultRules, type HouseRules } from '../rules/house-rules';
 import { comparabilityOf } from '../scoring/compare';
 import { capacityOf } from '../scoring/learn-fitness';
-import { maxOf } from '../simulate/demand';
+import { compile } from '../simulate/program';
 import { predictWorkout, type Prediction } from '../simulate/predict';
-import type { Run } from '../simulate/walk-program';
-import { deriveIntent, type Intent, type PartIntent } from '../stimulus/intent';
-import { itemLists, mapSlots, slotsOfPart } from '../workout/walk';
+import { walkProgram, type Run } from '../simulate/walk-program';
+import { deriveIntent, type Intent } from '../stimulus/intent';
+import { mapSlots, slotsOfPart } from '../workout/walk';
 import { summarize } from '../workout/summary';
-import type { Count, CountUnit, Item, Part, PartKind, Slot, Window, Workout } from '../workout/workout';
-import { choicesFor } from './candidates';
-import { hardLimits } from './hard-limits';
-import { similarity } from './near';
+import type { Part, Slot, Window, Workout } from '../workout/workout';
 import type { AdaptContext } from './question';
-import type { Choice } from './choice';
-import { roundTime } from './coach-numbers';
 import { combineDrift, insideWindow, noDrift, type Drift } from './drift';
-import { fallbackOf, givesUpOf, markOf, reasonOf, type Fallback, type Mark } from './explain';
-import { questionsOf, searchPart, type PartPlan, type SlotLock } from './search';
+import { ledgersOf, type Ledgers } from './ledgers';
+import { capByRule, fitToTime, healed, lastResort, restByRule, setsByTheClock, strictIfSaid, withoutLoads, type Fitted } from './reshape';
+import { searchPart, type PartPlan, type SlotLock } from './search';
+import { nearestTier, type NearTier } from './tiers';
+import { versionSlot, type VersionPart } from './version-slots';
 import { versionWarnings, type VersionWarning } from './warnings';
 
 export interface Lock extends SlotLock {
+  /** number of the part as the coach wrote it */
   readonly part: number;
-}
-export interface VersionSlot {
-  readonly original: { readonly movement: string; readonly reps: readonly number[] | null; readonly loadKg: number | null } | null;
-  readonly movement: string;
-  readonly unit: CountUnit;
-  readonly reps: readonly number[];
-  readonly perSide: boolean;
-  readonly load: { readonly kg: number; readonly implement: string; readonly count: 1 | 2; readonly hold: string; readonly text: string } | null;
-  readonly style: { readonly tempo: string | null; readonly pause: boolean; readonly surfaceCm: number | null };
-  readonly swapped: boolean;
-  readonly mark: Mark;
-  readonly rule: string;
-  readonly reason: string;
-  readonly givesUp: readonly string[];
-  readonly fallback: Fallback | null;
-  readonly growth: number | null;
-  readonly link: number | null;
-  /** where it stands: number of the station, window and block it is nested in, from 0 */
-  readonly station: number | null;
-  readonly window: number | null;
-  readonly block: number | null;
-}
-export interface VersionPart {
-  readonly kind: PartKind;
-  readonly capSeconds: number | null;
-  readonly seconds: number | null;
-  readonly rounds: number | null;
-  readonly sets: number | null;
-  readonly setSeconds: number | null;
-  readonly restSeconds: number | null;
-  readonly from: readonly number[];
-  readonly slots: readonly VersionSlot[];
 }
 export interface Adapted {
   readonly version: { readonly parts: readonly VersionPart[]; readonly text: string };
@@ -73,6 +40,10 @@ export interface Adapted {
   readonly drift: Drift;
   readonly partDrifts: readonly Drift[];
   readonly insideWindow: boolean | null;
+  /** what one slot took and another gave, seconds a bout against the original */
+  readonly ledgers: Ledgers;
+  /** the tier of the text, or of the usual ones, that is nearest to this athlete here */
+  readonly nearestTier: NearTier;
   /** what a score in this version will tell: 1 is in proportion to fitness, and the share a 4 % day leaves uncertain of the fitness */
   readonly comparability: { readonly elasticity: number; readonly uncertainty: number };
   readonly warnings: readonly VersionWarning[];
@@ -91,201 +62,16 @@ export function contextFor(athlete: Athlete, place: Place, rules: HouseRules): A
   return { athlete, capacity: capacityOf(athlete), place, rules, loads: feasibleLoads(place.kit) };
 }
 
-/** What a coach forgot is filled in for the version, so that its text reads without a warning. */
-function healed(part: Part): Part {
-  switch (part.kind) {
-    case 'every': {
-      const stations = Math.max(1, part.stations.length);
-      return {
-        ...part,
-        count: Math.max(stations, Math.floor(part.count / stations) * stations),
-        capSeconds: part.capSeconds === null ? null : Math.min(part.capSeconds, part.intervalSeconds),
-      };
-    }
-    case 'windows':
-      return part.windows.length > 1 ? { ...part, count: part.windows.length } : part;
-    default:
-      return part;
-  }
-}
-
-/** A max test needs loads up to here, as a share of the max; below it the set is a rep test. */
-const heavyShare = 0.7;
-
-/** A part that needs loads this kit has none of becomes a rep test or a paced piece; the score type changes, and the drift says so. */
-function withoutLoads(part: Part, intent: PartIntent, context: AdaptContext): Part | null {
-  if (part.kind !== 'maxLoad' && part.kind !== 'strength') return null;
-  const heavyEnough = questionsOf(part, intent, context).every(({ slot }) => {
-    const movement = movementOf(slot.movement);
-    if (!movement.load || hardLimits(movement, context).length > 0) return movement.load === null;
-    const heaviest = Math.max(
-      0,
-      ...context.loads
-        .filter((load) => movement.load!.implements.includes(load.implement) && load.count === movement.load!.count)
-        .map((load) => (load.grams * load.count) / 1000),
-    );
-    return heaviest >= heavyShare * (maxOf(movement, context.capacity) ?? 0);
-  });
-  const swappable =
-    part.kind === 'strength' &&
-    questionsOf(part, intent, context).every((question) =>
-      choicesFor(question, context).some((choice) => choice.load !== null && choice.load.implement !== 'band' && (choice.share ?? 0) >= 0.5),
-    );
-  if (heavyEnough || swappable) return null;
-  const base = {
-    name: part.name,
-    window: null,
-    intent: part.intent,
-    optional: part.optional,
-    noPartition: false,
-    vest: null,
-    startsAtFinishOrCap: part.startsAtFinishOrCap,
-    notes: part.notes,
-  };
-  const first = slotsOfPart(part)[0];
-  if (!first) return null;
-  const free = (slot: Slot, count: Count): Slot => ({ ...slot, count, load: null, link: null, build: false, tempo: null });
-  if (part.kind === 'maxLoad')
-    return {
-      ...base,
-      kind: 'amrap',
-      score: 'reps',
-      scoreSaid: true,
-      seconds: { low: part.seconds, high: part.seconds },
-      sets: 1,
-      restBetween: null,
-      items: [free(first, { kind: 'max' })],
-    };
-  return {
-    ...base,
-    kind: 'every',
-    score: 'done',
-    scoreSaid: false,
-    intervalSeconds: part.everySeconds ?? 150,
-    count: part.sets,
-    capSeconds: null,
-    stations: [slotsOfPart(part).map((slot) => free(slot, { kind: 'fixed', men: 10, women: 10, low: null }))],
-  };
-}
-
-/**
- * A slot nothing in the neighbourhood can fill: of all movements that may be done here the likest one, then the hardest-working; `taken` ones last.
- * @returns null when the slot has options of its own
- */
-function lastResort(slot: Slot, part: Part, intent: PartIntent, index: number, context: AdaptContext, taken: ReadonlySet<string>): Slot | null {
-  const question = questionsOf(part, intent, context)[index]!;
-  if (choicesFor(question, context).length > 0) return null;
-  const original = movementOf(slot.movement);
-  const open = movements
-    .filter((each) => !each.prepareOnly && each.anyOf === null)
-    .flatMap((each) =>
-      choicesFor({ ...question, slot: { ...slot, movement: each.id, load: null, unit: each.unit, alternatives: [] } }, context, null)
-        .filter((choice) => choice.movement === each.id && choice.load === null)
-        .slice(0, 1),
-    );
-  const worth = (choice: Choice): number => {
-    const { pattern, muscle } = similarity(original, movementOf(choice.movement));
-    return pattern + muscle + Math.min(1, choice.bout.joulesPerKg / 300) - (taken.has(choice.movement) ? 1 : 0);
-  };
-  const top = open.reduce<Choice | null>((best, each) => (best === null || worth(each) > worth(best) ? each : best), null);
-  return top
-    ? { ...slot, movement: top.movement, unit: top.unit, load: null, count: top.count, perSide: top.perSide, alternatives: [], link: null, bracket: null }
-    : null;
-}
-
-function repsOf(count: Count, ladder: readonly number[] | null): number[] {
-  switch (count.kind) {
-    case 'fixed':
-      return [count.men];
-    case 'ladder':
-      return [...count.rungs];
-    case 'growing':
-      return [count.start];
-    case 'rung':
-      return ladder ? [...ladder] : [];
-    case 'max':
-    case 'matchTime':
-      return [];
-  }
-}
-
-const headerLadder = (part: Part): readonly number[] | null => {
-  const lists = 'items' in part ? [part.items] : [];
-  const block = lists[0]?.find((item) => item.kind === 'block');
-  return block?.kind === 'block' ? block.ladder : null;
-};
-
-type SlotPlace = Pick<VersionSlot, 'station' | 'window' | 'block'>;
-
-/** Where each slot is nested, in reading order. */
-function placesOf(part: Part): SlotPlace[] {
-  let blocks = 0;
-  const walk = (items: readonly Item[], place: SlotPlace): SlotPlace[] =>
-    items.flatMap((item) => (item.kind === 'slot' ? [place] : item.kind === 'block' ? walk(item.items, { ...place, block: blocks++ }) : []));
-  const grouped = itemLists(part).length > 1;
-  return itemLists(part).flatMap((items, list) =>
-    walk(items, { station: grouped && part.kind !== 'windows' ? list : null, window: part.kind === 'windows' ? list : null, block: null }),
+/** The workout this athlete can be asked: healed, in the style the rules ask, rests by rule, and no longer than the minutes there are. */
+export function askedOf(workout: Workout, athlete: Athlete, capacity: Capacity, rules: HouseRules): Fitted {
+  const whole = strictIfSaid({ ...workout, parts: workout.parts.map((part) => restByRule(healed(part), rules)) }, rules);
+  if (athlete.timeAvailableSeconds === null) return { workout: whole, from: whole.parts.map((_, index) => index), said: [] };
+  const run = walkProgram(compile(whole, capacity));
+  return fitToTime(
+    whole,
+    run.parts.map((part) => part.endSeconds - part.startSeconds),
+    athlete.timeAvailableSeconds,
   );
-}
-
-function versionSlot(
-  original: Slot | null,
-  originalPart: Part | null,
-  filled: Slot,
-  choice: Choice,
-  part: Part,
-  plan: PartPlan,
-  intent: PartIntent,
-  index: number,
-  context: AdaptContext,
-): VersionSlot {
-  const question = questionsOf(plan.part, intent, context)[index];
-  const stimulus = intent.stimulus.slots[index] ?? intent.stimulus.slots[0]!;
-  const source = original ?? filled;
-  const category = context.athlete.category;
-  const movement = movementOf(choice.movement);
-  const written = filled.load?.kind === 'mass' ? filled.load : null;
-  const kept = original !== null && original.movement === choice.movement;
-  const load: FeasibleLoad | null = choice.load;
-  return {
-    original: original
-      ? {
-          movement: original.movement,
-          reps:
-            original.count.kind === 'max' || original.count.kind === 'matchTime'
-              ? null
-              : original.count.kind === 'fixed'
-                ? [original.count[category]]
-                : repsOf(original.count, originalPart ? headerLadder(originalPart) : null),
-          loadKg: original.load?.kind === 'mass' ? original.load[category] : null,
-        }
-      : null,
-    movement: choice.movement,
-    unit: choice.unit,
-    reps: repsOf(choice.count, headerLadder(part)),
-    perSide: choice.perSide,
-    load: load
-      ? { kg: load.grams / 1000, implement: load.implement, count: load.count, hold: movement.load?.position ?? 'hands', text: describeLoad(load) }
-      : written
-        ? {
-            kg: written[category],
-            implement: movement.load?.implements[0] ?? 'barbell',
-            count: written.count,
-            hold: movement.load?.position ?? 'hands',
-            text: `${written[category]} kg`,
-          }
-        : null,
-    style: { tempo: filled.tempo, pause: false, surfaceCm: choice.heightCm },
-    swapped: !kept,
-    mark: markOf(choice, kept),
-    rule: choice.rule ?? (kept ? 'kept' : choice.coachRank !== null ? 'coach' : 'model'),
-    reason: reasonOf(source, choice, context, stimulus, question?.timeScale ?? 1),
-    givesUp: givesUpOf(source, choice, stimulus),
-    fallback: fallbackOf(choice, context),
-    growth: choice.count.kind === 'growing' ? choice.count.step : null,
-    link: filled.link,
-    ...(placesOf(part)[index] ?? { station: null, window: null, block: null }),
-  };
 }
 
 /**
@@ -297,15 +83,25 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
   const place = options.place ?? athlete.places[0] ?? barePlace;
   const rules = options.rules ?? defaultRules;
   const context = contextFor(athlete, place, rules);
-  const intent = deriveIntent({ ...workout, parts: workout.parts.map(healed) }, athlete.category, athlete.level, rules);
-  const planned = intent.base.parts.map((base, index) => planPart(base, intent, index, context, options.locks ?? []));
+  const { workout: asked, from, said } = askedOf(workout, athlete, context.capacity, rules);
+  const intent = deriveIntent(asked, athlete.category, athlete.level, rules);
+  const locks = options.locks ?? [];
+  const planned = intent.base.parts.map((base, index) =>
+    planPart(
+      base,
+      intent,
+      index,
+      context,
+      locks.filter((lock) => lock.part === from[index]),
+    ),
+  );
   const parts = planned.map((each) => each.part);
   const adapted: Workout = { title: workout.title, intent: workout.intent, notes: workout.notes, parts, tiers: [] };
   const { run, assumed, ...predicted } = predictWorkout(adapted, context.capacity, { seed: options.seed ?? 1, runs: options.runs ?? 100, place });
   const summary = summarize(adapted);
   const drifts = planned.map((each) => each.plan?.drift ?? noDrift);
   const versionParts = planned.map((each, index): VersionPart => {
-    const original = workout.parts[index]!;
+    const original = workout.parts[from[index]!]!;
     const originals = slotsOfPart(original);
     const filled = slotsOfPart(each.part);
     const { seconds, capSeconds, rounds, sets, setSeconds } = summary.parts[index]!;
@@ -317,7 +113,7 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
       sets,
       setSeconds,
       restSeconds: 'restBetween' in each.part ? (each.part.restBetween?.high ?? null) : null,
-      from: [index],
+      from: [from[index]!],
       slots: each.plan
         ? each.plan.choices.map((choice, slot) =>
             versionSlot(originals[slot] ?? null, original, filled[slot]!, choice, each.part, each.plan!, intent.parts[index]!, slot, context),
@@ -328,6 +124,7 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
   const scoredPart = predicted.perPart[0]?.part ?? 0;
   const lead = intent.parts[scoredPart];
   const inside = lead && planned[scoredPart] ? insideWindow(lead, planned[scoredPart].part.kind, run.parts[scoredPart]!.score) : null;
+  const comparability = comparabilityOf(adapted, context.capacity);
   return {
     version: { parts: versionParts, text: formatWorkout(adapted) },
     workout: adapted,
@@ -346,8 +143,10 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
     ),
     partDrifts: drifts,
     insideWindow: inside,
-    comparability: comparabilityOf(adapted, context.capacity),
-    warnings: versionWarnings({ workout, adapted, versionParts, intent, run, inside, context, locks: options.locks ?? [] }),
+    ledgers: ledgersOf(planned, intent),
+    nearestTier: nearestTier(workout.tiers, athlete, place),
+    comparability,
+    warnings: versionWarnings({ workout, adapted, versionParts, intent, run, inside, context, locks, said, elasticity: comparability.elasticity }),
     assumed,
     run,
   };
@@ -360,7 +159,8 @@ export interface PlannedPart {
   readonly plan: PartPlan | null;
 }
 
-export function planPart(base: Part, intent: Intent, index: number, context: AdaptContext, locks: readonly Lock[]): PlannedPart {
+/** @param locks of this part only */
+export function planPart(base: Part, intent: Intent, index: number, context: AdaptContext, locks: readonly SlotLock[]): PlannedPart {
   const own = intent.parts[index]!;
   if (base.kind === 'rest' || slotsOfPart(base).length === 0) return { part: base, searched: base, plan: null };
   const replaced = withoutLoads(base, own, context);
@@ -376,17 +176,10 @@ export function planPart(base: Part, intent: Intent, index: number, context: Ada
     const replace = (slot: Slot): Slot => resorts[at++] ?? slot;
     part = mapSlots(part, replace);
   }
-  const plan = searchPart(
-    part,
-    own,
-    context,
-    locks.filter((lock) => lock.part === index),
-  );
-  const drift = replaced ? { ...plan.drift, scoreType: 1, total: 1 - (1 - plan.drift.total) * 0.67 } : plan.drift;
-  const noVest = plan.part.vest && !context.place.kit.some((item) => item.kind === 'vest') ? { ...plan.part, vest: null } : plan.part;
-  const capped =
-    noVest.kind === 'forTime' && noVest.capSeconds === null && noVest.window === null && noVest.scoreSaid
-      ? { ...noVest, capSeconds: roundTime(plan.result.score * 1.5) }
-      : noVest;
-  return { part: capped, searched: part, plan: { ...plan, drift } };
+  const plan = searchPart(part, own, context, locks);
+  const clocked = setsByTheClock(plan.part, plan.result, own, context);
+  const drift = replaced || clocked ? { ...plan.drift, scoreType: 1, total: 1 - (1 - plan.drift.total) * 0.67 } : plan.drift;
+  const filled = clocked ?? plan.part;
+  const noVest = filled.vest && !context.place.kit.some((item) => item.kind === 'vest') ? { ...filled, vest: null } : filled;
+  return { part: capByRule(noVest, plan.result, context.rules), searched: part, plan: { ...plan, drift } };
 }

@@ -7,7 +7,7 @@ import { defaultRules } from '../rules/house-rules';
 import { deriveIntent } from '../stimulus/intent';
 import { sentenceForObstacle } from '../kit/feasible';
 import type { Workout } from '../workout/workout';
-import { contextFor, planPart, type AdaptOptions } from './adapt';
+import { askedOf, contextFor, planPart, type AdaptOptions } from './adapt';
 import { choicesFor } from './candidates';
 import { hardLimits } from './hard-limits';
 import { countText, givesUpOf, markOf, reasonOf, type Mark } from './explain';
@@ -44,11 +44,14 @@ export function alternativesFor(
 ): Alternative[] {
   const rules = options.rules ?? defaultRules;
   const context = contextFor(athlete, options.place ?? athlete.places[0] ?? barePlace, rules);
-  const intent = deriveIntent(workout, athlete.category, athlete.level, rules);
-  const base = intent.base.parts[at.part];
-  const own = intent.parts[at.part];
-  if (!base || !own) throw new RangeError(`alternativesFor: the workout has no part ${at.part}`);
-  const { plan, searched } = planPart(base, intent, at.part, context, options.locks ?? []);
+  const { workout: fitted, from } = askedOf(workout, athlete, context.capacity, rules);
+  const intent = deriveIntent(fitted, athlete.category, athlete.level, rules);
+  const index = from.indexOf(at.part);
+  const base = intent.base.parts[index];
+  const own = intent.parts[index];
+  if (!base || !own) throw new RangeError(`alternativesFor: the version has no part ${at.part}`);
+  const locks = (options.locks ?? []).filter((lock) => lock.part === at.part);
+  const { plan, searched } = planPart(base, intent, index, context, locks);
   if (!plan) return [];
   const question = questionsOf(searched, own, context)[at.slot];
   const chosen = plan.choices[at.slot];

@@ -8,7 +8,7 @@ import { openCount, slotCounts, Work } from '../stimulus/stimulus';
 import { itemLists, slotsOfPart } from '../workout/walk';
 import type { Block, Part } from '../workout/workout';
 import { applyChoices, noLever, slotFor, type Choice, type PartLever } from './choice';
-import { driftWeights, freeTime, leastDrift } from './drift';
+import { freeTime, leastDrift, timeWeight } from './drift';
 import type { AdaptContext } from './question';
 
 const mean = (values: readonly number[]): number => values.reduce((sum, each) => sum + each, 0) / Math.max(1, values.length);
@@ -74,6 +74,6 @@ export function leastOf(intent: PartIntent, works: readonly Work[], eases: { rea
   const least = leastDrift(intent, scratch.sums(scratchShares));
   if (!eases) return least;
   const kept = 1 - least;
-  const at = (time: number): number => 1 - kept * Math.exp(-driftWeights.time * Math.max(0, time - freeTime)) - eases.rate * Math.min(eases.upTo, time);
+  const at = (time: number): number => 1 - kept * Math.exp(-timeWeight(intent) * Math.max(0, time - freeTime)) - eases.rate * Math.min(eases.upTo, time);
   return Math.min(at(0), at(freeTime), at(eases.upTo));
 }

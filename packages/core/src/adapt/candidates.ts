@@ -5,10 +5,13 @@
 import { movementOf } from '../movements/catalogue';
 import type { Movement } from '../movements/movement';
 import { constants } from '../simulate/body';
-import { demandOf, maxOf } from '../simulate/demand';
-import { boutOf } from '../stimulus/bout';
+import { demandOf, maxOf, type Demand } from '../simulate/demand';
+import { atTempo } from '../simulate/program';
+import { boutOf, type Bout } from '../stimulus/bout';
+import type { SlotStimulus } from '../stimulus/stimulus';
 import type { CountUnit, Slot } from '../workout/workout';
 import type { Choice } from './choice';
+import { roundFigures } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
 import { meanCount, scaledCounts } from './counts';
 import { breaksStyle, hardLimits } from './hard-limits';
@@ -129,6 +132,23 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               cost,
               structural,
             });
+            const slow = slowed({ movement, slot, unit, bout, stimulus, rules, demand }) ? atTempo(demand, slowTempo) : null;
+            if (slow && count.kind === 'fixed') {
+              const figure = roundFigures(wantedSeconds / slow.cycleSeconds / sides, unit, { even: even(movement, slot), most: 1 })[0]!;
+              const slowBout = boutOf(slow, figure * sides, capacity);
+              const price = rules.loadGone === 'tempo' ? -0.2 : tempoPrice;
+              found.push({
+                ...found[found.length - 1]!,
+                count: { kind: 'fixed', men: figure, women: figure, low: null },
+                tempo: slowTempo,
+                bout: slowBout,
+                repsToFailure: slow.repsToFailure,
+                rule: rules.loadGone === 'tempo' ? 'loadGone' : (conversion?.rule ?? null),
+                said: 'slow tempo, because the load is too light',
+                cost: cost + price - feelPrice(bout.setShare, stimulus.bout.setShare) + feelPrice(slowBout.setShare, stimulus.bout.setShare),
+                structural: structural + price,
+              });
+            }
           }
       }
     }
@@ -155,9 +175,34 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
         choice.load?.grams,
         choice.load?.count,
         choice.heightCm,
+        choice.tempo,
       ]);
       return seen.has(key) ? false : (seen.add(key), true);
     });
+}
+
+/** three seconds down, one at the bottom, up as fast as possible, one at the top */
+const slowTempo = '31X1';
+/** what a slow tempo costs where the rules do not ask for it: it changes how a workout feels */
+const tempoPrice = 0.12;
+/** below this share of the meant effort a load is too light */
+const tooLight = 0.6;
+const slowFamilies = new Set(['squat', 'push-up', 'press', 'row', 'lunge', 'hinge', 'body row', 'curl']);
+const feelPrice = (now: number, meant: number): number => 0.2 * Math.max(0, Math.log(Math.max(0.02, meant) / Math.max(0.02, now)));
+
+/** Whether a slow tempo is worth a try: a lifting movement whose set would be far too easy, and nothing that must be quick. */
+function slowed(at: {
+  movement: Movement;
+  slot: Slot;
+  unit: CountUnit;
+  bout: Bout;
+  stimulus: SlotStimulus;
+  rules: AdaptContext['rules'];
+  demand: Demand;
+}): boolean {
+  const { movement, slot, unit, bout, stimulus, rules } = at;
+  if (unit !== 'reps' || slot.bracket !== null || slot.tempo !== null || movement.jumps || !slowFamilies.has(movement.family)) return false;
+  return bout.setShare < tooLight * stimulus.bout.setShare && (rules.loadGone === 'tempo' || (movementOf(slot.movement).load !== null && bout.setShare < 0.4));
 }
 
 /** Breathing movements keep metres only for their own kind; a swap takes the unit its movement is counted in. */

@@ -85,7 +85,10 @@ function patternDistance(a: ArrayLike<number>, b: ArrayLike<number>): number {
 export type TimelessStimulus = Pick<PartStimulus, 'feel' | 'shares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill' | 'elasticity'>;
 
 /** The named parts that need no simulation, and their weighted sum. */
-function timelessDrift(original: TimelessStimulus, version: TimelessStimulus): Omit<Drift, 'total' | 'time' | 'scoreType'> & { readonly sum: number } {
+function timelessDrift(
+  { stimulus: original, weights }: PartIntent,
+  version: TimelessStimulus,
+): Omit<Drift, 'total' | 'time' | 'scoreType'> & { readonly sum: number } {
   const load = version.feel - original.feel;
   const pattern = patternDistance(version.shares, original.shares);
   const volume = logRatio(version.joulesPerKg, original.joulesPerKg);
@@ -95,26 +98,29 @@ function timelessDrift(original: TimelessStimulus, version: TimelessStimulus): O
   const comparability = Math.max(0, Math.min(1, 1 - version.elasticity / Math.max(0.05, original.elasticity)));
   const sum =
     // lighter than meant matters less than heavier than meant
-    driftWeights.load * (load > 0 ? load : -0.6 * load) +
-    driftWeights.pattern * pattern +
-    driftWeights.volume * Math.abs(volume) +
-    driftWeights.breathing * Math.abs(breathing) +
-    driftWeights.grip * Math.abs(grip) +
-    driftWeights.skill * Math.abs(skill) +
+    (weights.load ?? 1) * driftWeights.load * (load > 0 ? load : -0.6 * load) +
+    (weights.pattern ?? 1) * driftWeights.pattern * pattern +
+    (weights.volume ?? 1) * driftWeights.volume * Math.abs(volume) +
+    (weights.breathing ?? 1) * driftWeights.breathing * Math.abs(breathing) +
+    (weights.grip ?? 1) * driftWeights.grip * Math.abs(grip) +
+    (weights.skill ?? 1) * driftWeights.skill * Math.abs(skill) +
     driftWeights.comparability * comparability;
   return { load, pattern, volume, breathing, grip, skill, comparability, sum };
 }
 
+/** Time counts double where the coach said that it must hold. */
+export const timeWeight = (intent: PartIntent): number => driftWeights.time * (intent.weights.time ?? 1);
+
 /** The least a drift can be before the score is known: as if the time were met. */
 export function leastDrift(intent: PartIntent, version: TimelessStimulus): number {
-  return 1 - Math.exp(-timelessDrift(intent.stimulus, version).sum);
+  return 1 - Math.exp(-timelessDrift(intent, version).sum);
 }
 
 export function driftOf(intent: PartIntent, kind: string, version: PartStimulus, workShare: number | null, scoreType: number): Drift {
   const time = timeDrift(intent, kind, version.score, workShare);
-  const { sum, ...parts } = timelessDrift(intent.stimulus, version);
+  const { sum, ...parts } = timelessDrift(intent, version);
   const timeCost = Math.max(0, Math.abs(time) - freeTime);
-  return { total: 1 - Math.exp(-(sum + driftWeights.time * Math.min(1.5, timeCost) + driftWeights.scoreType * scoreType)), time, ...parts, scoreType };
+  return { total: 1 - Math.exp(-(sum + timeWeight(intent) * Math.min(1.5, timeCost) + driftWeights.scoreType * scoreType)), time, ...parts, scoreType };
 }
 
 /** One drift for a workout: its parts weighted by their length. */

@@ -132,6 +132,22 @@ function conflictCost(choices: readonly Choice[]): number {
   return cost;
 }
 
+/** One load for everything, when the coach said so: each further load costs. */
+function oneLoadCost(intent: PartIntent, choices: readonly Choice[]): number {
+  if (!intent.oneLoad) return 0;
+  const loads = new Set(choices.flatMap(({ load }) => (load ? [`${load.implement} ${load.count} ${load.grams}`] : [])));
+  return 0.5 * Math.max(0, loads.size - 1);
+}
+
+/** Linked movements are one string: what they ask of the hand together should be there in one go. */
+function stringCost(questions: readonly SlotQuestion[], choices: readonly Choice[]): number {
+  const strings = new Map<number, number>();
+  questions.forEach(({ slot }, index) => {
+    if (slot.link !== null && slot.hold === 'unbroken') strings.set(slot.link, (strings.get(slot.link) ?? 0) + choices[index]!.bout.setShare);
+  });
+  return [...strings.values()].reduce((sum, share) => sum + 0.25 * Math.max(0, share - 1), 0);
+}
+
 /** Two slots with the same movement were one idea each; keep them apart unless the coach wrote them so. */
 function repeatCost(questions: readonly SlotQuestion[], choices: readonly Choice[]): number {
   let cost = 0;
@@ -166,10 +182,18 @@ export function spaceOf(part: Part, intent: PartIntent, context: AdaptContext, l
 }
 
 /** The part of the price that needs no simulation: structure, moved rounds, plates, links, repeats. */
-function staticCost({ questions }: Space, choices: readonly Choice[], lever: PartLever): number {
+function staticCost({ questions, intent }: Space, choices: readonly Choice[], lever: PartLever): number {
   const structural = choices.reduce((sum, each) => sum + each.structural, 0) * structureShare(choices.length);
   const moved = (lever.rounds === null ? 0 : 0.05) + (lever.ladder === null ? 0 : 0.05);
-  return structuralWeight * structural + moved + conflictCost(choices) + linkCost(questions, choices) + repeatCost(questions, choices);
+  return (
+    structuralWeight * structural +
+    moved +
+    conflictCost(choices) +
+    linkCost(questions, choices) +
+    stringCost(questions, choices) +
+    oneLoadCost(intent, choices) +
+    repeatCost(questions, choices)
+  );
 }
 const structureShare = (slots: number): number => Math.max(1 / Math.max(1, slots), 0.22);
 

@@ -1,5 +1,5 @@
 /** What a choice costs by itself, before the whole part is simulated: likeness, time, feel, and what the house rules prefer. */
-import type { Movement } from '../movements/movement';
+import type { Movement, Pattern } from '../movements/movement';
 import type { HouseRules } from '../rules/house-rules';
 import type { Slot } from '../workout/workout';
 import type { Conversion } from './conversions';
@@ -34,7 +34,10 @@ export function costOf(input: CostInput): { structural: number; cost: number } {
       ? 0.4 * Math.max(0, 0.8 - movement.rise.body / original.rise.body) * (nearPattern(original, movement) > 0.5 ? 1 : 0)
       : 0;
   const structural =
-    (kept ? 0 : 0.05 + 0.04 * hops + 0.25 * (1 - muscle) + shorter) +
+    (kept ? 0 : (input.rules.homeVersion === 'another' ? 0.3 : 1) * (0.05 + 0.04 * hops + 0.25 * (1 - muscle) + shorter)) +
+    // what the coach said must stay is left only when nothing of it can be done
+    (leavesPattern(original, movement, question.intent.mustStay) ? 1.2 : 0) +
+    (movement.side === 'perSide' && original.side !== 'perSide' && input.rules.sides === 'alternate' ? 0.02 : 0) +
     (input.countChanged && kept ? 0.03 : 0) +
     (input.loadChanged ? 0.015 : 0) +
     // a conversion the house rules state is what this coach would do
@@ -58,10 +61,16 @@ export function costOf(input: CostInput): { structural: number; cost: number } {
   return { structural, cost };
 }
 
+const leavesPattern = (original: Movement, movement: Movement, mustStay: readonly Pattern[]): boolean => {
+  const share = (each: Movement): number => mustStay.reduce((sum, pattern) => sum + (each.patterns[pattern] ?? 0), 0);
+  return share(original) >= 0.4 && share(movement) < 0.4;
+};
+
 /** Schools that prefer one movement over another. */
 function rulePreference(id: string, original: Movement, rules: HouseRules): number {
   if (original.family === 'push-up' && rules.easierPushUp === 'knees') return id === 'knee-push-up' ? -0.6 : id === 'raised-push-up' ? 0.3 : 0;
-  if (original.family === 'push-up' && id === 'knee-push-up') return 0.12;
+  if (original.family === 'push-up' && rules.easierPushUp === 'kneesThenRaised') return id === 'knee-push-up' ? -0.3 : id === 'raised-push-up' ? -0.1 : 0;
+  if (original.family === 'push-up' && id === 'knee-push-up') return rules.easierPushUp === 'coach' ? 0 : 0.12;
   if (original.id === 'double-under' && rules.noDoubleUnders === 'hops') return id === 'hip-tap-hop' ? -0.5 : id === 'single-under' ? 0.3 : 0;
   if (rules.loadGone === 'tempo' && id === 'slow-air-squat') return -0.25;
   if (rules.squatDepth === 'chair' && id === 'squat-to-chair') return -0.15;

@@ -8,8 +8,10 @@ import type { Intent } from '../stimulus/intent';
 import { formatClock } from '../units/duration';
 import { slotsOfPart } from '../workout/walk';
 import type { Workout } from '../workout/workout';
-import type { Lock, VersionPart } from './adapt';
+import type { Lock } from './adapt';
+import type { VersionPart } from './version-slots';
 import { hardLimits } from './hard-limits';
+import { historyWarnings } from './history';
 import type { AdaptContext } from './question';
 
 export interface VersionWarning {
@@ -24,7 +26,11 @@ export interface VersionWarning {
     | 'shortened'
     | 'no_vest'
     | 'newer_pulling'
-    | 'not_max_strength';
+    | 'not_max_strength'
+    | 'tells_little'
+    | 'novelty'
+    | 'volume_jump'
+    | 'time_budget';
   readonly message: string;
 }
 interface Input {
@@ -36,9 +42,15 @@ interface Input {
   readonly inside: boolean | null;
   readonly context: AdaptContext;
   readonly locks: readonly Lock[];
+  /** what fitting it to the minutes took away */
+  readonly said: readonly string[];
+  readonly elasticity: number;
 }
 
-export function versionWarnings({ workout, adapted, versionParts, intent, run, inside, context, locks }: Input): VersionWarning[] {
+/** elasticity below which a score hardly moves with fitness */
+const littleTold = 0.4;
+
+export function versionWarnings({ workout, adapted, versionParts, intent, run, inside, context, locks, said, elasticity }: Input): VersionWarning[] {
   const found: VersionWarning[] = [];
   const say = (code: VersionWarning['code'], message: string): void => {
     found.push({ code, message });
@@ -49,19 +61,44 @@ export function versionWarnings({ workout, adapted, versionParts, intent, run, i
       `Shortened for ${context.athlete.level === 'new' ? 'a new' : 'a newer'} athlete: pieces of 12:00 and longer keep ${Math.round(intent.shortened * 100)} % of their time.`,
     );
   if (inside === false) say('window_missed', 'The predicted score lies outside the window; no version that keeps the limits comes closer.');
+  if (said.length > 0) say('time_budget', `${said[0]}: ${said.slice(1).join('; ')}.`);
+  if (elasticity < littleTold)
+    say('tells_little', `A score in this version tells little: ${Math.round(10 / Math.max(0.1, elasticity))} % of fitness move it by 10 %.`);
+  for (const { code, message } of historyWarnings(adapted, context)) say(code, message);
   for (const { code, message } of runWarnings(adapted.parts, run)) say(code, message);
   adapted.parts.forEach((part, index) => {
-    if (workout.parts[index] && part.kind !== workout.parts[index].kind)
+    const written = workout.parts[versionParts[index]!.from[0]!];
+    if (!written) return;
+    if (part.kind !== written.kind)
       say(
         'part_replaced',
-        `Part ${index + 1}: without loads, ${workout.parts[index].kind === 'maxLoad' ? 'the max load becomes a rep test' : 'the strength sets become paced sets'}; the score is of another kind.`,
+        `Part ${index + 1}: ${
+          written.kind === 'maxLoad'
+            ? 'without loads, the max load becomes a rep test'
+            : written.kind === 'strength'
+              ? 'without loads, the strength sets become paced sets'
+              : 'the sets would take far too long, so each becomes a piece of fixed length'
+        }; the score is of another kind.`,
       );
-    if (workout.parts[index]?.vest && !part.vest) say('no_vest', `Part ${index + 1}: without the vest.`);
+    if (written.vest && !part.vest) say('no_vest', `Part ${index + 1}: without the vest.`);
   });
   for (const part of adapted.parts) {
     const gripping = slotsOfPart(part).filter((slot) => (movementOf(slot.movement).muscles.grip ?? 0) >= 0.6);
     const names = [...new Set(gripping.map((slot) => wordsOf(slot.movement)))];
     if (names.length >= 2 && part.kind !== 'strength' && part.kind !== 'maxLoad') say('collision', `Grip on grip: ${names.slice(0, 3).join(' and ')}.`);
+    const ids = [...new Set(slotsOfPart(part).map((slot) => slot.movement))].map(movementOf);
+    const hugs = ids.filter((each) => each.load?.position === 'hug');
+    const trunks = ids.filter((each) => (each.patterns.trunkFlexion ?? 0) + (each.patterns.trunkBrace ?? 0) > 0.5);
+    if (hugs.length > 0 && trunks.length > 0) say('collision', `A hugged load on a tired trunk: ${wordsOf(hugs[0]!.id)} and ${wordsOf(trunks[0]!.id)}.`);
+    const backs = ids.filter((each) => each.avoid.includes('spinal_loading') && (each.patterns.hinge ?? 0) >= 0.4);
+    if (backs.length >= 2)
+      say(
+        'collision',
+        `Low back on low back: ${backs
+          .slice(0, 3)
+          .map((each) => wordsOf(each.id))
+          .join(' and ')}.`,
+      );
   }
   for (const lock of locks) {
     if (!lock.movement) continue;

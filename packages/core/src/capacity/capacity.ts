@@ -50,7 +50,7 @@ const spreadOfOwn = 0.1;
 const spreadOfMeasure = 0.03;
 
 /** How far fitness may be from what is told before any result: wide where little is known (round figures). */
-const fitnessSpreadOf = (told: number): number => (told === 0 ? 0.18 : told < 4 ? 0.12 : 0.08);
+const fitnessSpreadOf = (told: number): number => (told === 0 ? 0.25 : told < 4 ? 0.16 : 0.1);
 
 interface Observation<K> {
   readonly key: K;

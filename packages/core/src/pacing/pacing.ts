@@ -6,6 +6,7 @@
 import type { Capacity } from '../capacity/capacity';
 import type { Place } from '../kit/kit';
 import { wordsOf } from '../notation/format-workout';
+import type { HouseRules } from '../rules/house-rules';
 import { Body, usualForm, type Form } from '../simulate/body';
 import { compile, type MoveStep, type Program } from '../simulate/program';
 import { easierBy, walkProgram, type Run, type TraceBlock, type WalkOptions } from '../simulate/walk-program';
@@ -135,6 +136,22 @@ function chooseSplits(program: Program, base: Run, bouts: readonly Bouts[]): Pla
   return plans;
 }
 
+/** share of the max from which a lift is heavy enough for singles */
+const heavyFrom = 0.75;
+
+/** The school's own word over what the walk would choose. */
+function bySchool(plans: Plans, bouts: readonly Bouts[], school: HouseRules['breaks']): Plans {
+  if (school === 'planned') return plans;
+  return new Map(
+    [...plans].map(([key, plan]): [string, Plan] => {
+      const { step } = bouts.find((each) => slotKey(each.part, each.slot) === key)!;
+      const count = Math.round(step.count!);
+      if (school === 'unbroken') return [key, { ...plan, first: step.demand.repsToFailure * 0.8 >= count ? [count] : plan.first }];
+      return [key, (step.demand.share ?? 0) >= heavyFrom ? { first: splitOf(count, 1), later: splitOf(count, 1) } : plan];
+    }),
+  );
+}
+
 /** A break to keep to: the mean of what the walk took, in fives between 5 and 20 s (common practice). */
 const breakToKeep = (blocks: readonly TraceBlock[]): number => {
   const breaks = blocks.reduce((sum, block) => sum + block.sets.length - 1, 0);
@@ -152,11 +169,12 @@ function freshSeconds(program: Program, { blocks, step }: Bouts, length: number)
   }, 0);
 }
 
-export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, place: Place | null = null): Pacing {
+/** @param school the house rule on breaks: planned before failure, unbroken while fresh, or quick singles for heavy lifts */
+export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, place: Place | null = null, school: HouseRules['breaks'] = 'planned'): Pacing {
   const program = compile(workout, capacity, place);
   const habit = walkProgram(program, { whole: true, trace: true });
   const habitual = boutsOf(workout, program, habit);
-  const plans = chooseSplits(program, habit, habitual);
+  const plans = bySchool(chooseSplits(program, habit, habitual), habitual, school);
   const lengths = habit.parts.map((part) => Math.max(30, part.endSeconds - part.startSeconds));
   const middle = (part: number, slot: number): number => {
     const own = habitual.find((each) => each.part === part && each.slot === slot);

@@ -48,7 +48,7 @@ export const ruleSpecs = {
   restBetween: {
     question: 'Rest between pieces',
     why: 'A fixed window keeps everybody on one clock.',
-    active: false,
+    active: true,
     options: [
       option('fixedWindow', 'fixed window, rest what is left'),
       option('shorterCap', 'shorter cap inside the window'),
@@ -58,7 +58,7 @@ export const ruleSpecs = {
   breaks: {
     question: 'Breaks',
     why: 'A break before failure costs seconds, a failed rep costs a minute.',
-    active: false,
+    active: true,
     options: [option('planned', 'planned before failure'), option('unbroken', 'unbroken while fresh'), option('singles', 'quick singles for heavy lifts')],
   },
   newerAthlete: {
@@ -70,13 +70,13 @@ export const ruleSpecs = {
   homeVersion: {
     question: 'Home version',
     why: 'Slot by slot, the athlete still does the workout the others do.',
-    active: false,
+    active: true,
     options: [option('slotBySlot', 'swap slot by slot'), option('another', 'another workout with the same stimulus')],
   },
   clock: {
     question: 'Clock',
     why: 'One clock lets a class start and stop together.',
-    active: false,
+    active: true,
     options: [option('one', 'one clock for all'), option('own', 'own caps')],
   },
   board: {
@@ -93,7 +93,7 @@ export const ruleSpecs = {
   unfinished: {
     question: 'Unfinished at the cap',
     why: 'One second a rep keeps the order without pretending to know more.',
-    active: false,
+    active: true,
     options: [option('capPlusReps', 'cap + one second a rep left'), option('reps', 'reps done'), option('equivalentTime', 'equivalent time')],
   },
   halfSkill: {
@@ -141,20 +141,20 @@ export const ruleSpecs = {
   sides: {
     question: 'Sides',
     why: 'Alternating spares the grip and keeps the breath even.',
-    active: false,
+    active: true,
     options: [option('alternate', 'alternate'), option('blocks', 'blocks allowed')],
   },
-  styleNotSaid: { question: 'Style not said', why: 'What is not written is free.', active: false, options: [option('any', 'any'), option('strict', 'strict')] },
+  styleNotSaid: { question: 'Style not said', why: 'What is not written is free.', active: true, options: [option('any', 'any'), option('strict', 'strict')] },
   compositeCount: {
     question: 'Count of a composite',
     why: 'The bracket is what the athlete counts aloud.',
-    active: false,
+    active: true,
     options: [option('cycle', 'the whole cycle is one'), option('eachSide', 'each side is one')],
   },
   setsOneScore: {
     question: 'Several sets, one score',
     why: 'Each set tells how the pace held.',
-    active: false,
+    active: true,
     options: [
       option('each', 'each set'),
       option('slowest', 'slowest'),

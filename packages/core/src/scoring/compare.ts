@@ -11,6 +11,7 @@ import { compile, type Program } from '../simulate/program';
 import { headline, scoredParts } from '../simulate/predict';
 import { walkProgram } from '../simulate/walk-program';
 import { mapSlots, slotsOfPart } from '../workout/walk';
+import type { HouseRules } from '../rules/house-rules';
 import type { Part, Window, Workout } from '../workout/workout';
 import { evidenceSentence, learnedOffset, type LearnedConversions } from './learn-conversions';
 import type { Score } from './score-text';
@@ -54,27 +55,44 @@ export function repsPerRound(program: Program, part: number, round: number): num
   return program.parts[part]!.steps(0, round).reduce((sum, step) => sum + (step.kind === 'move' ? step.worth : 0), 0);
 }
 
+/** What a round is worth more when each side of a composite counts as one: its members, less the one that the cycle counts. */
+function sidesMore(program: Program, part: number, round: number): number {
+  return program.parts[part]!.steps(0, round).reduce(
+    (sum, step) => sum + (step.kind === 'move' && step.count !== null && step.worth > 0 && step.worth < step.count ? step.count - step.worth : 0),
+    0,
+  );
+}
+
 /**
  * A written score as the figure the simulation uses.
  * @returns null when the score is of a kind this workout does not give
  */
-export function scoreValue(score: Score, workout: Workout, program: Program): { value: number; unit: ScoreUnit; part: number } | null {
+export function scoreValue(
+  score: Score,
+  workout: Workout,
+  program: Program,
+  rules: ScoreRules = usualScoreRules,
+): { value: number; unit: ScoreUnit; part: number } | null {
   const part = scoredParts(workout)[0] ?? 0;
   const own = workout.parts[part];
   if (!own) return null;
   switch (score.kind) {
     case 'time':
       return own.kind === 'forTime' && own.score === 'eachSet' && own.sets > 1
-        ? { value: meanSetFromClock(score.seconds, own.sets, own.restBetween?.high ?? 0), unit: 'seconds', part }
+        ? {
+            value: meanSetFromClock(score.seconds, own.sets, own.restBetween?.high ?? 0) * (rules.setsOneScore === 'sum' ? own.sets : 1),
+            unit: 'seconds',
+            part,
+          }
         : { value: score.seconds, unit: 'seconds', part };
     case 'sets':
-      return { value: score.seconds.reduce((sum, each) => sum + each, 0) / score.seconds.length, unit: 'seconds', part };
+      return { value: setsFigure(score.seconds, rules.setsOneScore), unit: 'seconds', part };
     case 'capped': {
       const cap = own.kind === 'forTime' ? own.capSeconds : null;
       return cap === null ? null : { value: cap + score.repsLeft, unit: 'seconds', part };
     }
     case 'rounds': {
-      const next = Math.max(1, repsPerRound(program, part, score.rounds));
+      const next = Math.max(1, repsPerRound(program, part, score.rounds) + (rules.compositeCount === 'eachSide' ? sidesMore(program, part, score.rounds) : 0));
       return { value: score.rounds + Math.min(1, score.reps / next), unit: 'rounds', part };
     }
     case 'reps':
@@ -83,6 +101,25 @@ export function scoreValue(score: Score, workout: Workout, program: Program): { 
       return { value: score.kg, unit: 'kg', part };
     case 'done':
       return null;
+  }
+}
+
+/** The house rules that decide what a score is. */
+export type ScoreRules = Pick<HouseRules, 'unfinished' | 'setsOneScore' | 'compositeCount'>;
+export const usualScoreRules: ScoreRules = { unfinished: 'capPlusReps', setsOneScore: 'each', compositeCount: 'cycle' };
+
+/** One figure for several sets, by school. Separate scores and fastest-and-slowest are told apart on the board; here they count by their mean and their middle. */
+export function setsFigure(sets: readonly number[], school: ScoreRules['setsOneScore']): number {
+  const mean = sets.reduce((sum, each) => sum + each, 0) / sets.length;
+  switch (school) {
+    case 'slowest':
+      return Math.max(...sets);
+    case 'sum':
+      return mean * sets.length;
+    case 'fastestSlowest':
+      return (Math.min(...sets) + Math.max(...sets)) / 2;
+    default:
+      return mean;
   }
 }
 
@@ -97,9 +134,15 @@ function withoutCap(part: Part): Part {
 }
 
 /** Score as a function of fitness; `capped` false looks past the caps. */
-export function scorer(workout: Workout, capacity: Capacity, capped: boolean): (fitness: number) => number {
+export function scorer(workout: Workout, capacity: Capacity, capped: boolean, rules: ScoreRules = usualScoreRules): (fitness: number) => number {
   const program = compile({ parts: capped ? workout.parts : workout.parts.map(withoutCap) }, capacity);
-  return (fitness) => headline(workout, walkProgram(program, { form: formAtFitness(fitness) })).score;
+  const lead = scoredParts(workout)[0] ?? 0;
+  const setwise = workout.parts[lead]?.score === 'eachSet';
+  return (fitness) => {
+    const run = walkProgram(program, { form: formAtFitness(fitness) });
+    const { sets } = run.parts[lead] ?? { sets: [] };
+    return setwise && sets.length > 1 ? setsFigure(sets, rules.setsOneScore) : headline(workout, run).score;
+  };
 }
 
 /**
@@ -207,13 +250,14 @@ export function equivalentOf(
   original: Workout,
   result: Pick<Result, 'athlete' | 'version' | 'score'>,
   learned: LearnedConversions | null = null,
+  rules: ScoreRules = usualScoreRules,
 ): Equivalent | null {
   const capacity = estimateCapacity(result.athlete);
   const version = neutral(result.version);
   const program = compile(version, capacity);
-  const read = scoreValue(result.score, version, program);
+  const read = scoreValue(result.score, version, program, rules);
   if (!read || read.value <= 0) return null;
-  const inVersion = scorer(version, capacity, result.score.kind !== 'capped');
+  const inVersion = scorer(version, capacity, true, rules);
   const unit = headline(version, walkProgram(program)).unit;
   if (unit !== read.unit) return null;
   const apparent = fitnessFor(read.value, inVersion, higherIsBetter(unit) ? 'higher' : 'lower');
@@ -226,7 +270,8 @@ export function equivalentOf(
   const fitness = Math.exp(trust * (Math.log(apparent) - offset.log));
   const spread = Math.min(0.5, 1.2816 * Math.hypot(Math.sqrt(trust) * noise, Math.sqrt(offset.variance)));
   const carried = neutral(original);
-  const inOriginal = scorer(carried, capacity, false);
+  // under the cap-plus-reps and the reps school a board is read with its cap; equivalent time looks past it
+  const inOriginal = scorer(carried, capacity, rules.unfinished !== 'equivalentTime', rules);
   const originalUnit = headline(carried, walkProgram(compile(carried, capacity))).unit;
   const ends = [inOriginal(fitness * Math.exp(-spread)), inOriginal(fitness * Math.exp(spread))];
   return {
@@ -244,8 +289,8 @@ export function equivalentOf(
 }
 
 /** Index 100: what the reference athlete of the column scores in the original. Higher is better, for times too. */
-export function indexOf(original: Workout, category: Athlete['category'], median: number, unit: ScoreUnit): number {
-  const par = scorer(neutral(original), referenceCapacity(category), false)(1);
+export function indexOf(original: Workout, category: Athlete['category'], median: number, unit: ScoreUnit, rules: ScoreRules = usualScoreRules): number {
+  const par = scorer(neutral(original), referenceCapacity(category), rules.unfinished !== 'equivalentTime', rules)(1);
   return 100 * (higherIsBetter(unit) ? median / par : par / median);
 }
 
@@ -274,9 +319,14 @@ export function parOf(version: Workout, capacity: Capacity): number {
 /**
  * The board: every result with its equivalent, best first. Ties share a rank; what cannot be carried over stands last, in the order it came.
  */
-export function compareScores(original: Workout, results: readonly Result[], learned: LearnedConversions | null = null): BoardRow[] {
+export function compareScores(
+  original: Workout,
+  results: readonly Result[],
+  learned: LearnedConversions | null = null,
+  rules: ScoreRules = usualScoreRules,
+): BoardRow[] {
   const rows = results.map((result): BoardRow => {
-    const equivalent = equivalentOf(original, result, learned);
+    const equivalent = equivalentOf(original, result, learned, rules);
     const base = { athlete: result.athlete.name, version: result.versionName, score: result.scoreText };
     if (!equivalent)
       return {
@@ -295,7 +345,7 @@ export function compareScores(original: Workout, results: readonly Result[], lea
     return {
       ...base,
       equivalent: { low, median, high, unit },
-      index: Math.round(indexOf(original, result.athlete.category, median, unit) * 10) / 10,
+      index: Math.round(indexOf(original, result.athlete.category, median, unit, rules) * 10) / 10,
       rank: 0,
       inWindow: inside(windowOf(result.version), value, versionUnit),
       verdict: verdictOf(result, value, versionUnit),

@@ -82,8 +82,14 @@ export function demandOfSlot(slot: Slot, capacity: Capacity, place: Place | null
   const load = loadOfSlot(slot, capacity);
   const demand = demandOf(standsFor[slot.movement] ?? slot.movement, slot.unit, capacity, load.kg, slot.heightCm?.[category] ?? null, vestKg);
   const turns = demand.unit === 'm' ? placeCost(demand.movement, place).turnSecondsPerMetre : 0;
-  const cycleSeconds = (tempoSeconds(slot.tempo) ?? demand.cycleSeconds) + turns;
-  return { demand: cycleSeconds === demand.cycleSeconds ? demand : { ...demand, cycleSeconds }, assumedLoad: load.assumed };
+  const paced = slot.tempo === null ? demand : atTempo(demand, slot.tempo);
+  return { demand: turns === 0 ? paced : { ...paced, cycleSeconds: paced.cycleSeconds + turns }, assumedLoad: load.assumed };
+}
+
+/** A rep at a tempo takes its seconds; the muscles are under load longer, so fewer of them are at hand (the square root of the time; a round figure). */
+export function atTempo(demand: Demand, tempo: string): Demand {
+  const cycleSeconds = tempoSeconds(tempo) ?? demand.cycleSeconds;
+  return { ...demand, cycleSeconds, repsToFailure: demand.repsToFailure * Math.min(1, Math.sqrt(demand.cycleSeconds / cycleSeconds)) };
 }
 
 /** @param place what the place adds (way to the street, turns of a lap); null for the workout as written, wherever it is done */

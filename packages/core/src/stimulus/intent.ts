@@ -4,6 +4,7 @@
  */
 import { referenceCapacity } from '../capacity/reference-athlete';
 import type { Level } from '../athlete/athlete';
+import type { Pattern } from '../movements/movement';
 import { mapBlocks, slotsOfPart } from '../workout/walk';
 import type { Category, Part, Window, Workout } from '../workout/workout';
 import type { HouseRules } from '../rules/house-rules';
@@ -12,6 +13,7 @@ import { compile } from '../simulate/program';
 import { walkProgram } from '../simulate/walk-program';
 import { stimulusOf, type PartStimulus } from './stimulus';
 
+export type HeldPart = 'time' | 'load' | 'pattern' | 'breathing' | 'grip' | 'skill' | 'volume';
 export interface PartIntent {
   readonly stimulus: PartStimulus;
   readonly window: Window | null;
@@ -19,6 +21,12 @@ export interface PartIntent {
   readonly target: number | null;
   readonly unbroken: boolean;
   readonly feel: 'light' | 'moderate' | 'heavy' | null;
+  /** patterns the coach said must stay */
+  readonly mustStay: readonly Pattern[];
+  /** what the coach said must hold counts double in the drift */
+  readonly weights: Readonly<Partial<Record<HeldPart, number>>>;
+  /** one load for everything */
+  readonly oneLoad: boolean;
   /** share of each interval that is work, for EMOM and windows */
   readonly workShare: number | null;
 }
@@ -86,10 +94,37 @@ function shortenPart(part: Part, factor: number, seconds: number): Part {
   }
 }
 
-/** `light`, `unbroken` and the like, from the coach's own words. */
-function statedFeel(part: Part): Pick<PartIntent, 'unbroken' | 'feel'> {
-  const words = `${part.intent ?? ''} ${part.notes.join(' ')}`.toLowerCase();
+const heldWords: Readonly<Record<HeldPart, RegExp>> = {
+  time: /^(?:time|window|pace|minutes)$/,
+  load: /^(?:load|heavy|light|weight)$/,
+  pattern: /^(?:pattern|patterns|movements)$/,
+  breathing: /^(?:breathing|breath|engine)$/,
+  grip: /^grip$/,
+  skill: /^skills?$/,
+  volume: /^(?:volume|reps)$/,
+};
+const patternsSaid: readonly (readonly [RegExp, readonly Pattern[]])[] = [
+  [/^pull(?:ing|s)?$/, ['verticalPull', 'horizontalPull']],
+  [/^push(?:ing)?$|^press(?:ing)?$/, ['verticalPush', 'horizontalPush']],
+  [/^squat(?:ting|s)?$/, ['squat']],
+  [/^hing(?:e|ing)$/, ['hinge']],
+  [/^legs?$/, ['squat', 'lunge', 'hinge', 'jump']],
+  [/^lung(?:e|es|ing)$/, ['lunge']],
+  [/^run(?:ning)?$/, ['run']],
+  [/^trunk$|^core$/, ['trunkFlexion', 'trunkBrace', 'trunkRotation', 'trunkExtension']],
+  [/^jump(?:ing)?$/, ['jump', 'rope']],
+];
+
+/** `light`, `unbroken`, “pulling must stay pulling”, “one load” and the like, from the coach's own words. */
+function statedFeel(part: Part, workout: Workout): Pick<PartIntent, 'unbroken' | 'feel' | 'mustStay' | 'weights' | 'oneLoad'> {
+  const words = `${workout.intent ?? ''} ${workout.notes.join(' ')} ${part.intent ?? ''} ${part.notes.join(' ')}`.toLowerCase();
+  const staying = /\b(?:must stay|stays?|keep the) (\w+)|(\w+) must (?:stay|hold)/g;
+  const said = [...words.matchAll(staying)].flatMap((found) => [found[1], found[2]]).filter((word): word is string => Boolean(word));
+  const held = (Object.keys(heldWords) as HeldPart[]).filter((part) => said.some((word) => heldWords[part].test(word)));
   return {
+    mustStay: [...new Set(said.flatMap((word) => patternsSaid.find(([pattern]) => pattern.test(word))?.[1] ?? []))],
+    weights: Object.fromEntries(held.map((part) => [part, 2])),
+    oneLoad: /\bone (?:load|weight|bar|dumbbell|pair)\b|\bsame (?:load|weight)\b/.test(words),
     unbroken: /\bunbroken\b/.test(words),
     feel: /\blight\b/.test(words) ? 'light' : /\bheavy\b/.test(words) ? 'heavy' : /\bmoderate\b/.test(words) ? 'moderate' : null,
   };
@@ -124,7 +159,7 @@ export function deriveIntent(workout: Workout, category: Category, level: Level,
       stimulus: stimulusOf(program, index, result),
       window: part.window,
       target: targetOf(part, result.score),
-      ...statedFeel(part),
+      ...statedFeel(part, base),
       workShare: part.kind === 'every' ? result.workSeconds / Math.max(1, fixed) : null,
     };
   });
