@@ -3,7 +3,7 @@
  * then small moves (count, load, rounds, ladder) while they help. Deterministic: options are ordered, ties keep the earlier one.
  */
 import { walkProgram, type PartResult } from '../simulate/walk-program';
-import { compile } from '../simulate/program';
+import { compile, type Program } from '../simulate/program';
 import { stimulusOf } from '../stimulus/stimulus';
 import type { PartIntent } from '../stimulus/intent';
 import { itemLists, slotsOfPart } from '../workout/walk';
@@ -47,6 +47,8 @@ const usualEffort: Effort = { bounds: 4000, simulations: 40 };
 /** inside the window the middle is no longer worth a change: so much of the time drift is given back, up to there */
 const easing = { rate: 0.6, upTo: 0.12 } as const;
 const structuralWeight = 0.8;
+/** a stated window is hit wherever some candidate can hit it: missing it costs more than any swap on the way there */
+const outsideWindow = 0.6;
 const sweeps = 2;
 const moves = 8;
 
@@ -197,22 +199,36 @@ function staticCost({ questions, intent }: Space, choices: readonly Choice[], le
 }
 const structureShare = (slots: number): number => Math.max(1 / Math.max(1, slots), 0.22);
 
+/** how far off its paced length a piece for time may end before it is walked again, paced by that end */
+const pacedWithin = 0.02;
+
+/** One run; a piece for time is paced by the time it is meant to take, and again by its own where that is another. */
+function resultOf(program: Program, part: Part, intent: PartIntent): PartResult {
+  const sets = part.kind === 'forTime' && part.score === 'eachSet' ? part.sets : 1;
+  if (part.kind !== 'forTime' || intent.target === null) return walkProgram(program).parts[0]!;
+  const meant = intent.target * sets;
+  const first = walkProgram(program, { lengths: [meant] }).parts[0]!;
+  const took = Math.max(30, first.endSeconds - first.startSeconds);
+  return Math.abs(took / meant - 1) <= pacedWithin ? first : walkProgram(program, { lengths: [took] }).parts[0]!;
+}
+
 export function evaluatePoint(space: Space, choices: readonly Choice[], lever: PartLever): Evaluated {
   const { part, intent, context } = space;
   const filled = applyChoices(part, choices, lever, context.athlete.units);
   const program = compile({ parts: [filled] }, context.capacity, context.place);
-  const run = walkProgram(
-    program,
-    part.kind === 'forTime' && intent.target !== null ? { lengths: [intent.target * (part.score === 'eachSet' ? part.sets : 1)] } : {},
-  );
-  const result = run.parts[0]!;
+  const result = resultOf(program, part, intent);
   const workShare = filled.kind === 'every' ? result.workSeconds / Math.max(1, result.endSeconds - result.startSeconds) : null;
   const drift = driftOf(intent, filled.kind, stimulusOf(program, 0, result), workShare, 0);
   const inside = insideWindow(intent, filled.kind, result.score);
   const lost = result.fellBehind > 0 && filled.kind === 'every' ? 0.2 * Math.min(1, result.fellBehind / filled.count) : 0;
   const capped = result.reached && filled.kind === 'forTime' ? 0.15 : 0;
   const eased = inside === true ? -easing.rate * Math.min(easing.upTo, Math.abs(drift.time)) : 0;
-  return { objective: drift.total + eased + staticCost(space, choices, lever) + (inside === false ? 0.12 : 0) + lost + capped, drift, result, part: filled };
+  return {
+    objective: drift.total + eased + staticCost(space, choices, lever) + (inside === false ? outsideWindow : 0) + lost + capped,
+    drift,
+    result,
+    part: filled,
+  };
 }
 
 interface Point {
@@ -345,7 +361,10 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     choices = taken.choices;
     lever = taken.lever;
   }
-  const { point, proved } = prove(space, { choices, lever, evaluated: best }, [noLever, ...leversOf(part, noLever)], effort, evaluate, leastObjective);
+  // a window missed so far is worth ten times the search
+  const missed = insideWindow(intent, best.part.kind, best.result.score) === false;
+  const reach: Effort = missed ? { bounds: effort.bounds * 10, simulations: effort.simulations * 15 } : effort;
+  const { point, proved } = prove(space, { choices, lever, evaluated: best }, [noLever, ...leversOf(part, noLever)], reach, evaluate, leastObjective);
   const { drift, result, objective, part: filled } = point.evaluated;
   return { part: filled, choices: point.choices, lever: point.lever, drift, result, objective, options, evaluations, proved };
 }

@@ -52,7 +52,7 @@ export function posteriorFitness(observed: readonly Observed[], prior: number): 
     let weighted = 0;
     precision = 1 / prior ** 2;
     for (const each of observed) {
-      const residual = Math.abs(each.log - log) / Math.hypot(each.spread, prior);
+      const residual = Math.abs(each.log - log) / each.spread;
       const weight = (residual > huberLimit ? huberLimit / residual : 1) / each.spread ** 2;
       weighted += weight * each.log;
       precision += weight;
