@@ -31,7 +31,11 @@ if (canBuild && wants('cli')) {
   });
 }
 if (canBuild && wants('server')) {
-  await bundle('apps/server/src/main.ts', 'apps/server/dist/server.mjs', { packages: 'external', plugins: [keepWorkspaces()] });
+  for (const [entry, name] of [
+    ['main', 'server'],
+    ['sends/brief-worker', 'brief-worker'],
+  ])
+    await bundle(`apps/server/src/${entry}.ts`, `apps/server/dist/${name}.mjs`, { packages: 'external', plugins: [keepWorkspaces()] });
 }
 if (wants('web')) {
   const { build } = await import('vite');

@@ -171,6 +171,7 @@ export const boardRowSchema = z.object({
   inWindow: z.boolean().nullable(),
   verdict: z.string(),
   elasticity: z.number().nullable(),
+  evidence: z.string().nullable().describe('what logged results said about the swaps of this version'),
 });
 export const compareSchema = z.object({ board: z.array(boardRowSchema) });
 export const loadSchema = z.object({

@@ -3,8 +3,12 @@ import { Umzug, SequelizeStorage } from 'umzug';
 import type { QueryInterface } from 'sequelize';
 import { type Sequelize } from 'sequelize';
 import * as first from './0001-first';
+import * as jobs from './0002-jobs';
 
-const migrations = [{ name: '0001-first', up: first.up, down: first.down }];
+const migrations = [
+  { name: '0001-first', up: first.up, down: first.down },
+  { name: '0002-jobs', up: jobs.up, down: jobs.down },
+];
 
 export async function migrate(sequelize: Sequelize): Promise<string[]> {
   const umzug = new Umzug<QueryInterface>({

@@ -50,6 +50,14 @@ export class SendRow extends Model<InferAttributes<SendRow>, InferCreationAttrib
   declare sentAt: Date;
   declare revokedAt: Date | null;
 }
+export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
+  declare id: CreationOptional<number>;
+  declare coachId: number;
+  declare total: number;
+  declare done: number;
+  declare failed: unknown;
+  declare finishedAt: Date | null;
+}
 export class ScoreRow extends Model<InferAttributes<ScoreRow>, InferCreationAttributes<ScoreRow>> {
   declare id: CreationOptional<number>;
   declare workoutId: number;
@@ -125,4 +133,5 @@ export function defineModels(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'scores' },
   );
+  JobRow.init({ id: id(), coachId: number(), total: number(), done: number(), failed: json(), finishedAt: maybe() }, { sequelize, tableName: 'jobs' });
 }

@@ -12,7 +12,8 @@ import { typed } from '../platform/typed';
 import { rulesOf } from '../rules/routes';
 import { makeBrief } from '../sends/brief';
 import { findWorkout, locksOf } from '../workouts/store';
-import { saveScore, scoresOf, setDeleted } from './store';
+import { learnedFrom } from './learned';
+import { saveScore, scoresOf, scoresOfCoach, setDeleted } from './store';
 
 const idParams = z.object({ id: z.coerce.number().int().positive() });
 const scoreParams = idParams.extend({ scoreId: z.coerce.number().int().positive() });
@@ -53,7 +54,12 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
         ];
       });
       const byName = new Map(results.map((each) => [each.athlete.name, each]));
-      const board = rounded(compareScores(original, results)).map((each) => {
+      const history = await scoresOfCoach(coach.id);
+      const learned = learnedFrom(history, (id) => {
+        const stored = athletes.find((each) => each.id === id);
+        return stored ? athleteOf(stored, today) : null;
+      });
+      const board = rounded(compareScores(original, results, learned, rulesOf(coach))).map((each) => {
         const source = byName.get(each.athlete)!;
         return { ...each, scoreId: source.scoreId, athleteId: source.athleteId, note: source.note, versionText: source.versionText };
       });

@@ -1,5 +1,5 @@
 /** Scores: one that counts for each athlete and workout; older and deleted ones are kept. */
-import { ScoreRow } from '../platform/models';
+import { ScoreRow, WorkoutRow } from '../platform/models';
 import { Problem } from '../platform/errors';
 
 export interface NewScore {
@@ -24,6 +24,12 @@ export async function saveScore(entry: NewScore, now: Date): Promise<ScoreRow> {
 
 export async function scoresOf(workoutId: number): Promise<ScoreRow[]> {
   return ScoreRow.findAll({ where: { workoutId, deletedAt: null }, order: [['id', 'ASC']] });
+}
+
+/** The latest results of all a coach's workouts, what conversions are learned from. */
+export async function scoresOfCoach(coachId: number, most = 1000): Promise<ScoreRow[]> {
+  const workouts = await WorkoutRow.findAll({ where: { coachId }, attributes: ['id'] });
+  return ScoreRow.findAll({ where: { workoutId: workouts.map((each) => each.id), deletedAt: null }, order: [['id', 'DESC']], limit: most });
 }
 
 export async function setDeleted(workoutId: number, id: number, deletedAt: Date | null): Promise<void> {

@@ -4,18 +4,71 @@ import { athleteOf, findAthlete } from '../athletes/store';
 import { requireCoach } from '../auth/session';
 import type { Services } from '../platform/app';
 import { todayIn } from '../platform/days';
+import type { JobRow } from '../platform/models';
 import { typed } from '../platform/typed';
 import { rulesOf } from '../rules/routes';
 import { findWorkout, locksOf } from '../workouts/store';
-import { makeBrief } from './brief';
+import { briefPool } from './brief-pool';
+import { findJob, runSendJob, startJob, type JobFailure } from './send-job';
 import { listSends, revoke, send } from './store';
 
 const idParams = z.object({ id: z.coerce.number().int().positive() });
 const sendSchema = z.object({ id: z.number(), athleteId: z.number(), token: z.string(), sentAt: z.string(), revoked: z.boolean(), changed: z.boolean() });
 const answer = z.object({ sends: z.array(sendSchema) });
 
+const jobSchema = z.object({
+  id: z.number(),
+  total: z.number(),
+  done: z.number(),
+  finished: z.boolean(),
+  failed: z.array(z.object({ athleteId: z.number(), message: z.string() })),
+});
+const showJob = (row: JobRow): z.infer<typeof jobSchema> => ({
+  id: row.id,
+  total: row.total,
+  done: row.done,
+  finished: row.finishedAt !== null,
+  failed: (row.failed as JobFailure[] | null) ?? [],
+});
+
 export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
+  const pool = briefPool();
+  app.addHook('onClose', () => pool.close());
+  app.post(
+    '/workouts/:id/send-jobs',
+    {
+      schema: {
+        summary: 'Send versions to many athletes: a job with its progress',
+        params: idParams,
+        body: z.object({ athleteIds: z.array(z.number().int().positive()).min(1).max(2000) }),
+        response: { 202: jobSchema },
+      },
+    },
+    async (request, reply) => {
+      const coach = await requireCoach(request, now());
+      const row = await findWorkout(coach.id, request.params.id);
+      const { athleteIds } = request.body;
+      const job = await startJob(coach.id, athleteIds.length);
+      const task = {
+        coachId: coach.id,
+        workoutId: row.id,
+        text: row.text,
+        rules: rulesOf(coach),
+        locks: await locksOf(row.id),
+        today: todayIn(coach.timeZone, now()),
+        athleteIds,
+      };
+      void runSendJob(job, task, pool, now).catch((error: unknown) =>
+        request.log.error({ err: { message: error instanceof Error ? error.name : 'unknown' } }, 'send job failed'),
+      );
+      void reply.code(202);
+      return showJob(job);
+    },
+  );
+  app.get('/jobs/:id', { schema: { summary: 'How far a job is', params: idParams, response: { 200: jobSchema } } }, async (request) =>
+    showJob(await findJob((await requireCoach(request, now())).id, request.params.id)),
+  );
   app.get('/workouts/:id/sends', { schema: { summary: 'What was sent of a workout', params: idParams, response: { 200: answer } } }, async (request) => {
     const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
     return { sends: await listSends(row.id, row.text) };
@@ -36,10 +89,13 @@ export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
       const locks = await locksOf(row.id);
       for (const athleteId of request.body.athleteIds) {
         const athlete = athleteOf(await findAthlete(coach.id, athleteId), todayIn(coach.timeZone, now()));
-        const made = makeBrief(row.text, athlete, rulesOf(coach), locks.find((each) => each.athleteId === athleteId)?.locks ?? []);
+        const made = await pool.make({
+          text: row.text,
+          athlete,
+          rules: rulesOf(coach),
+          locks: locks.find((each) => each.athleteId === athleteId)?.locks ?? [],
+        });
         await send(row.id, athleteId, row.text, made, now());
-        // a version takes some 50 ms of computing: let other requests through between two
-        await new Promise((resolve) => setImmediate(resolve));
       }
       return { sends: await listSends(row.id, row.text) };
     },

@@ -57,7 +57,11 @@ export async function updateWorkout(coachId: number, id: number, change: { text?
   return showWorkout(row);
 }
 
-export async function locksOf(workoutId: number): Promise<{ athleteId: number; locks: Lock[] }[]> {
+export interface LocksOfAthlete {
+  readonly athleteId: number;
+  readonly locks: Lock[];
+}
+export async function locksOf(workoutId: number): Promise<LocksOfAthlete[]> {
   return (await LockRow.findAll({ where: { workoutId } })).map(({ athleteId, locks }) => ({ athleteId, locks: locks as Lock[] }));
 }
 

@@ -23,6 +23,15 @@ async function copy(text: string): Promise<boolean> {
   }
 }
 
+interface SendJob {
+  readonly id: number;
+  readonly total: number;
+  readonly done: number;
+  readonly finished: boolean;
+  readonly failed: readonly { readonly athleteId: number; readonly message: string }[];
+}
+const pollMilliseconds = 250;
+
 export function SendScreen() {
   const id = Number(useParams()['id']);
   const client = useQueryClient();
@@ -35,11 +44,15 @@ export function SendScreen() {
   };
   const sendTo = useMutation({
     mutationFn: async (ids: readonly number[]) => {
-      // a few at a time, so that the bar moves and a failure loses little
-      for (let at = 0; at < ids.length; at += 3) {
-        setProgress({ done: at, of: ids.length });
-        keep(await api<{ sends: StoredSend[] }>(`/workouts/${id}/sends`, { body: { athleteIds: ids.slice(at, at + 3) } }));
+      setProgress({ done: 0, of: ids.length });
+      let job = await api<SendJob>(`/workouts/${id}/send-jobs`, { body: { athleteIds: ids } });
+      while (!job.finished) {
+        await new Promise((resolve) => setTimeout(resolve, pollMilliseconds));
+        job = await api<SendJob>(`/jobs/${job.id}`);
+        setProgress({ done: job.done, of: job.total });
       }
+      keep(await api<{ sends: StoredSend[] }>(`/workouts/${id}/sends`));
+      if (job.failed.length > 0) throw new Error(`${job.failed.length} of ${job.total} could not be sent: ${job.failed[0]!.message}`);
     },
     onSuccess: (_answer, ids) =>
       toast(`${ids.length} ${ids.length === 1 ? 'version is' : 'versions are'} ready behind ${ids.length === 1 ? 'its link' : 'their links'}.`),

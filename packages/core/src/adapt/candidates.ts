@@ -2,6 +2,7 @@
  * The feasible ways to fill one slot, cheapest first. Hard limits come first and are never traded (`hard-limits.ts`).
  * Then each movement left gets loads near the wanted feel and counts near the wanted time, in figures a coach would write.
  */
+import type { FeasibleLoad } from '../kit/loads';
 import { movementOf } from '../movements/catalogue';
 import type { Movement } from '../movements/movement';
 import { constants } from '../simulate/body';
@@ -18,7 +19,7 @@ import { breaksStyle, hardLimits } from './hard-limits';
 import { heightsFor, isWritten, loadOptions } from './load-options';
 import { nearMovements, type Near } from './near';
 import type { AdaptContext, SlotQuestion } from './question';
-import { costOf } from './slot-cost';
+import { costOf, preferredWorth } from './slot-cost';
 
 /** What leaving a feasible movement costs on top: few changes are part of a good version. */
 const keepWritten = 0.2;
@@ -98,7 +99,10 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
             const whole = mean > 0 ? mean * sides * (slot.bracket?.times ?? 1) : stimulus.count;
             const bout = boutOf(demand, whole, capacity);
             if (!able(movement, demand.repsToFailure, whole / (movement.side === 'perSide' ? 2 : 1), context, demand.isHold) && only === null) continue;
-            const { structural, cost } = costOf({
+            // too fit for it: under the rule for load, more reps come second as long as there is a heavier load
+            const second =
+              kept && load !== null && rules.tooFit === 'load' && written !== null && mean > 1.1 * written && hasHeavier(load, context) ? moreRepsSecond : 0;
+            const own = costOf({
               original,
               movement,
               hops,
@@ -114,6 +118,8 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               heightCm,
               rules,
             });
+            const structural = own.structural + second;
+            const cost = own.cost + second;
             found.push({
               movement: movement.id,
               unit,
@@ -125,6 +131,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               asWritten,
               rule: conversion?.rule ?? null,
               said: conversion?.said ?? null,
+              stated: conversion?.preferred ?? false,
               coachRank: coachIndex >= 0 ? coachIndex : null,
               bout,
               repsToFailure: demand.repsToFailure,
@@ -153,16 +160,19 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
       }
     }
   }
+  const surfaces = lowestUnbroken(found, only);
   const seen = new Set<string>();
   // what is written and may be done is not swapped for a slightly better figure, nor for the coach's second choice
   const open = only === null && found.some((each) => each.movement === slot.movement);
   const firstRank = Math.min(...found.map((each) => each.coachRank ?? Infinity));
   return found
+    .filter((each) => each.movement !== 'raised-push-up' || surfaces === null || each.heightCm === surfaces)
     .map((each) => {
       if (only !== null || each.movement === slot.movement) return each;
       // the coach's first feasible alternative outranks whatever the model would like better
       const outranked = !open && Number.isFinite(firstRank) && each.coachRank !== firstRank ? outrankedBy : 0;
-      const extra = open ? keepWritten : outranked;
+      // with the written movement at hand no conversion is called for
+      const extra = open ? keepWritten + (each.stated ? preferredWorth : 0) : outranked;
       return { ...each, cost: each.cost + extra, structural: each.structural + extra };
     })
     .sort((a, b) => a.cost - b.cost || (a.movement < b.movement ? -1 : a.movement > b.movement ? 1 : 0))
@@ -180,6 +190,11 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
       return seen.has(key) ? false : (seen.add(key), true);
     });
 }
+
+/** what more reps cost where the house rule wants more load first (C17, common practice: 95 → 115–135 lb) */
+const moreRepsSecond = 0.12;
+const hasHeavier = (load: FeasibleLoad, context: AdaptContext): boolean =>
+  context.loads.some((each) => each.implement === load.implement && each.count === load.count && each.grams > load.grams);
 
 /** three seconds down, one at the bottom, up as fast as possible, one at the top */
 const slowTempo = '31X1';
@@ -203,6 +218,12 @@ function slowed(at: {
   const { movement, slot, unit, bout, stimulus, rules } = at;
   if (unit !== 'reps' || slot.bracket !== null || slot.tempo !== null || movement.jumps || !slowFamilies.has(movement.family)) return false;
   return bout.setShare < tooLight * stimulus.bout.setShare && (rules.loadGone === 'tempo' || (movementOf(slot.movement).load !== null && bout.setShare < 0.4));
+}
+
+/** The lowest surface on which the raised push-up's set is still unbroken (C18, common practice); null where none is, or the coach asks for it. */
+function lowestUnbroken(found: readonly Choice[], only: string | null): number | null {
+  const unbroken = found.filter((each) => each.movement === 'raised-push-up' && each.heightCm !== null && each.bout.setShare <= 0.95);
+  return only !== null || unbroken.length === 0 ? null : Math.min(...unbroken.map((each) => each.heightCm!));
 }
 
 /** Breathing movements keep metres only for their own kind; a swap takes the unit its movement is counted in. */

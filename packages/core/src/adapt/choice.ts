@@ -18,6 +18,8 @@ export interface Choice {
   readonly asWritten: boolean;
   readonly rule: RuleKey | null;
   readonly said: string | null;
+  /** the house rules would do just this where the written movement is out */
+  readonly stated: boolean;
   /** place in the coach's own alternatives, from 0; null when the model chose it */
   readonly coachRank: number | null;
   readonly bout: Bout;

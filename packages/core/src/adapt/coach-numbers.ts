@@ -60,7 +60,9 @@ const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % 
 export function scaleLadder(rungs: readonly number[], factor: number, even: boolean): number[] {
   const common = rungs.reduce((a, b) => divisor(a, b));
   const familiar = [10, 5, 4, 3, 2, 1].find((step) => common % step === 0 && step * 2 <= Math.max(2, Math.min(...rungs) * factor * 1.5)) ?? 1;
-  const step = even && familiar % 2 === 1 ? familiar * 2 : familiar;
+  // long rungs are counted in fives
+  const long = Math.max(...rungs) * factor > 36 ? Math.max(5, familiar) : familiar;
+  const step = even && long % 2 === 1 ? long * 2 : long;
   const steps = rungs.slice(1).map((rung, index) => rungs[index]! - rung);
   const arithmetic = steps.length > 0 && steps.every((each) => each === steps[0] && each > 0);
   const toStep = (value: number): number => Math.max(step, Math.round(value / step) * step);

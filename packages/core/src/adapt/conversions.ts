@@ -57,15 +57,15 @@ const rows: readonly Row[] = [
   { from: ['strict-toes-to-bar'], to: ['strict-leg-raise', 'v-up'], convert: () => same('one for one, strict stays strict', 'strictMissing', 1, true) },
   { from: ['strict-toes-to-bar', 'toes-to-bar'], to: ['sit-up', 'anchored-sit-up'], convert: () => same('two plain sit-ups for one', null, 2) },
   { from: ['toes-to-bar', 'kipping-toes-to-bar'], to: ['v-up', 'weighted-sit-up', 'hanging-leg-raise'], convert: () => same('one for one') },
-  { from: ['running-skip'], to: ['jog-on-the-spot'], convert: () => same('one for one') },
+  { from: ['running-skip'], to: ['jog-on-the-spot'], convert: () => same('one for one', null, 1, true) },
   { from: ['running-skip'], to: ['jumping-jack'], convert: () => same('one jack for two skips', null, 0.5) },
-  { from: ['ring-dip', 'bar-dip'], to: ['bar-dip', 'chair-dip', 'hand-release-push-up'], convert: () => same('one for one') },
+  { from: ['ring-dip', 'bar-dip'], to: ['bar-dip', 'chair-dip', 'hand-release-push-up'], convert: () => same('one for one', null, 1, true) },
   {
     from: ['handstand-push-up', 'strict-handstand-push-up', 'kipping-handstand-push-up'],
     to: ['box-handstand-push-up', 'piked-push-up'],
-    convert: () => same('one for one'),
+    convert: () => same('one for one', null, 1, true),
   },
-  { from: ['kneel-to-stand'], to: ['reverse-lunge', 'step-up', 'low-step-up'], convert: () => same('one for one') },
+  { from: ['kneel-to-stand'], to: ['reverse-lunge', 'step-up', 'low-step-up'], convert: () => same('one for one', null, 1, true) },
   {
     from: loadedSquats,
     to: ['air-squat', 'jumping-squat', 'lunge', 'reverse-lunge'],
@@ -75,7 +75,7 @@ const rows: readonly Row[] = [
         : rules.loadGone === 'tempo'
           ? null
           : capacity.athlete.level === 'new' || capacity.athlete.level === 'newer'
-            ? same('the same reps for a newer athlete', 'loadGone')
+            ? same('the same reps for a newer athlete', 'loadGone', 1, true)
             : same('about twice the reps for a strong athlete', 'loadGone', 2),
   },
 ];
@@ -87,6 +87,8 @@ export function statedConversion(from: string, to: string, rules: HouseRules, ca
     const factor = to === 'row' ? (men ? 1.25 : 1) : to === 'bike' ? 2 : to === 'air-bike' ? (men ? 0.1 : 0.07) : null;
     return factor === null ? null : same('fixed metres', 'runToMachine', factor, true);
   }
+  // C3, the other school: a machine shorter by a quarter, and another slot pays for it
+  if (from === 'run' && rules.runToMachine === 'shorter' && to === 'row') return same('shorter on the machine, harder elsewhere', 'runToMachine', 0.75, true);
   const row = rows.find((each) => each.from.includes(from) && each.to.includes(to));
   return row ? row.convert(rules, capacity) : null;
 }

@@ -7,7 +7,7 @@ import { compile, type Program } from '../simulate/program';
 import { stimulusOf } from '../stimulus/stimulus';
 import type { PartIntent } from '../stimulus/intent';
 import { itemLists, slotsOfPart } from '../workout/walk';
-import type { Block, Item, Part, Slot } from '../workout/workout';
+import type { Block, Count, Item, Part, Slot } from '../workout/workout';
 import { applyChoices, noLever, type Choice, type PartLever } from './choice';
 import { choiceWorks, leastOf } from './bound';
 import { choicesFor } from './candidates';
@@ -43,6 +43,8 @@ export interface SlotLock {
 
 /** options a slot brings to the joint search */
 export const breadth = 7;
+/** what the second lever costs when an athlete is too fit: more load first, or more reps first, by house rule */
+const tooFitPenalty = 0.06;
 const usualEffort: Effort = { bounds: 4000, simulations: 40 };
 /** inside the window the middle is no longer worth a change: so much of the time drift is given back, up to there */
 const easing = { rate: 0.6, upTo: 0.12 } as const;
@@ -307,14 +309,22 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
   let lever = noLever;
   let best = evaluate(choices, lever);
   const leastObjective = leastObjectiveOf(space, choices);
-  const attempt = (nextChoices: Choice[], nextLever: PartLever): boolean => {
-    if (leastObjective(nextChoices, nextLever) >= best.objective - 1e-6) return false;
+  const attempt = (nextChoices: Choice[], nextLever: PartLever): Evaluated | null => {
+    if (leastObjective(nextChoices, nextLever) >= best.objective - 1e-6) return null;
     const next = evaluate(nextChoices, nextLever);
-    if (next.objective >= best.objective - 1e-6) return false;
-    best = next;
-    choices = nextChoices;
-    lever = nextLever;
-    return true;
+    if (next.objective < best.objective - 1e-6) {
+      best = next;
+      choices = nextChoices;
+      lever = nextLever;
+    }
+    return next;
+  };
+  /** A choice as listed and, where its time comes out wrong, with the count that would right it: a good movement is not lost over a count the closed form missed. */
+  const attemptChoice = (index: number, choice: Choice): void => {
+    const tried = attempt(replaced(index, choice), lever);
+    if (!tried || Math.abs(tried.drift.time) < timeWorthRighting || locks.some((each) => each.slot === index)) return;
+    const righted = withTime(choice, questions[index]!, tried.drift.time, choices);
+    if (righted) attempt(replaced(index, righted), lever);
   };
   const replaced = (index: number, choice: Choice): Choice[] => {
     const { link } = questions[index]!.slot;
@@ -331,15 +341,17 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     });
   };
   for (let sweep = 0; sweep < sweeps; sweep++) {
-    let improved = false;
+    const before = best.objective;
     options.forEach((each, index) => {
       if (leaders[index] !== index) return;
-      for (const choice of each.slice(0, breadth)) if (choice !== choices[index]) improved = attempt(replaced(index, choice), lever) || improved;
+      for (const choice of each.slice(0, breadth)) if (choice !== choices[index] || sweep === 0) attemptChoice(index, choice);
     });
-    if (!improved) break;
+    if (best.objective >= before) break;
   }
   for (let move = 0; move < moves; move++) {
     const before = { best, choices, lever };
+    // too fit for it: the first lever is the house rule's, as far as there is a heavier load at all
+    const tooFit = best.drift.time < 0 && (context.rules.tooFit !== 'load' || choices.some((each) => canGoUp(each, context)));
     let top: { evaluated: Evaluated; choices: Choice[]; lever: PartLever } | null = null;
     const consider = (nextChoices: Choice[], nextLever: PartLever, penalty = 0): void => {
       const toBeat = (top?.evaluated.objective ?? before.best.objective) - 1e-6;
@@ -351,8 +363,10 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     questions.forEach((question, index) => {
       if (leaders[index] !== index) return;
       const lock = locks.find((each) => each.slot === index);
-      for (const { choice, kind } of neighboursOf(choices[index]!, question, context, lock, before.best.drift.time))
-        consider(replaced(index, choice), lever, before.best.drift.time < 0 && kind !== (context.rules.tooFit === 'load' ? 'load' : 'count') ? 0.004 : 0);
+      for (const { choice, kind } of neighboursOf(choices[index]!, question, context, lock, before.best.drift.time)) {
+        const second = tooFit && kind !== (context.rules.tooFit === 'load' ? 'load' : 'count');
+        consider(replaced(index, choice), lever, second ? tooFitPenalty : 0);
+      }
     });
     for (const nextLever of leversOf(part, lever)) consider(choices, nextLever);
     if (!top) break;
@@ -385,6 +399,46 @@ export function leversOf(part: Part, lever: PartLever): PartLever[] {
     : [now - 1, now + 1].filter((rounds) => rounds >= 1 && rounds <= block.rounds.high * 1.5 + 1).map((rounds) => ({ rounds, ladder: null }));
 }
 
+/** beyond this ratio to the written count (e^0.25 ≈ 1.28) the same movement is no longer the same idea: another movement may be better */
+const freeRatio = 0.25;
+const farWeight = 0.7;
+/** What moving a count further from the written one adds, for the written movement only. */
+function farPrice(next: Count, { movement, count }: Choice, { slot }: SlotQuestion): number {
+  if (movement !== slot.movement || next.kind !== 'fixed' || count.kind !== 'fixed' || slot.count.kind !== 'fixed') return 0;
+  const written = slot.count.men;
+  const price = (figure: number): number => farWeight * Math.max(0, Math.abs(Math.log(figure / Math.max(1, written))) - freeRatio);
+  return price(next.men) - price(count.men);
+}
+
+/** drift of time from which a count is righted at once */
+const timeWorthRighting = 0.05;
+
+/** The choice with the count that would take the drift of time away, were this slot to do it alone; null where the count is not free. */
+function withTime(choice: Choice, question: SlotQuestion, time: number, all: readonly Choice[]): Choice | null {
+  if (
+    choice.count.kind !== 'fixed' ||
+    choice.coachRank !== null ||
+    choice.rule !== null ||
+    choice.said !== null ||
+    question.slot.bracket !== null ||
+    question.slot.count.kind !== 'fixed'
+  )
+    return null;
+  const round = all.reduce((sum, each) => sum + each.bout.seconds, 0);
+  const factor = Math.min(1.45, Math.max(0.72, 1 - (time / (1 + time)) * (round / Math.max(1, choice.bout.seconds))));
+  const even = movementOf(choice.movement).side === 'alternating' && question.slot.side === null;
+  const figure = roundFigures(choice.count.men * factor, choice.unit, { even, most: 1 })[0]!;
+  const count: Count = { kind: 'fixed', men: figure, women: figure, low: null };
+  return figure === choice.count.men ? null : { ...choice, count, structural: choice.structural + 0.004 + farPrice(count, choice, question) };
+}
+
+const nearestIndex = (loads: readonly { readonly grams: number }[], grams: number): number =>
+  loads.reduce((best, each, index) => (Math.abs(each.grams - grams) < Math.abs(loads[best]!.grams - grams) ? index : best), 0);
+
+/** Whether the kit has a heavier load for what this slot does. */
+const canGoUp = ({ load }: Choice, context: AdaptContext): boolean =>
+  load !== null && context.loads.some((each) => each.implement === load.implement && each.count === load.count && each.grams > load.grams);
+
 /** One step in count or in load around a choice, at the same movement. */
 function neighboursOf(
   choice: Choice,
@@ -396,7 +450,7 @@ function neighboursOf(
   const found: { choice: Choice; kind: 'count' | 'load' }[] = [];
   const movement = movementOf(choice.movement);
   const isEven = movement.side === 'alternating' && question.slot.bracket === null && question.slot.side === null;
-  if (lock?.reps === undefined && choice.coachRank === null && choice.rule === null && question.slot.bracket === null) {
+  if (lock?.reps === undefined && choice.coachRank === null && choice.rule === null && choice.said === null && question.slot.bracket === null) {
     const counts = (() => {
       switch (choice.count.kind) {
         case 'fixed': {
@@ -430,15 +484,18 @@ function neighboursOf(
           count,
           structural:
             choice.structural +
-            (choice.movement === question.slot.movement && JSON.stringify(choice.count) === JSON.stringify(question.slot.count) ? 0.03 : 0.004),
+            (choice.movement === question.slot.movement && JSON.stringify(choice.count) === JSON.stringify(question.slot.count) ? 0.03 : 0.004) +
+            farPrice(count, choice, question),
         },
       });
   }
   if (lock?.loadKg === undefined && choice.load && movement.load && choice.coachRank === null) {
     const all = context.loads.filter((load) => load.implement === choice.load!.implement && load.count === choice.load!.count);
     const at = all.findIndex((load) => load.grams === choice.load!.grams);
-    for (const step of [-1, 1]) {
-      const load = all[at + step];
+    // too fit: not only the next plate, but a tenth, a fifth, two fifths more (C17, common practice)
+    const jumps = time < -0.02 && context.rules.tooFit === 'load' ? [1.1, 1.2, 1.42].map((factor) => nearestIndex(all, choice.load!.grams * factor)) : [];
+    for (const index of new Set([at - 1, at + 1, ...jumps])) {
+      const load = index === at ? undefined : all[index];
       if (load) found.push({ kind: 'load', choice: { ...choice, load, asWritten: false, structural: choice.structural + 0.004 } });
     }
   }

@@ -6,6 +6,9 @@ import type { Conversion } from './conversions';
 import { nearPattern, similarity } from './near';
 import type { SlotQuestion } from './question';
 
+/** what following a stated conversion is worth: about what a swap to a far movement costs */
+export const preferredWorth = 0.9;
+
 export interface CostInput {
   readonly original: Movement;
   readonly movement: Movement;
@@ -41,7 +44,7 @@ export function costOf(input: CostInput): { structural: number; cost: number } {
     (input.countChanged && kept ? 0.03 : 0) +
     (input.loadChanged ? 0.015 : 0) +
     // a conversion the house rules state is what this coach would do
-    (input.conversion?.preferred ? -0.5 : 0) +
+    (input.conversion?.preferred ? -preferredWorth : 0) +
     // steps on the spot are what is left when there is neither road nor machine nor rope
     (movement.family === 'run' && movement.limit.by === 'ease' && original.limit.by === 'engine' ? 0.15 : 0) +
     0.06 * Math.max(0, movement.skill - original.skill) +
@@ -49,7 +52,7 @@ export function costOf(input: CostInput): { structural: number; cost: number } {
     (movement.unit === 's' && original.unit !== 's' && movement.limit.by !== 'engine' && movement.family !== 'run' ? 0.2 : 0) +
     broken +
     // the lowest surface that stays unbroken: height costs a little, so the lowest of equals wins
-    (movement.id === 'raised-push-up' ? 0.0012 * (input.heightCm ?? 60) : 0) +
+    (movement.id === 'raised-push-up' ? 0.002 * (input.heightCm ?? 60) + 0.8 * Math.max(0, bout.setShare - 0.95) : 0) +
     rulePreference(movement.id, original, input.rules) +
     (movement.load && movement.load.implements[0] === 'band' ? 0.08 : 0);
   const cost =
@@ -72,6 +75,8 @@ function rulePreference(id: string, original: Movement, rules: HouseRules): numb
   if (original.family === 'push-up' && rules.easierPushUp === 'kneesThenRaised') return id === 'knee-push-up' ? -0.3 : id === 'raised-push-up' ? -0.1 : 0;
   if (original.family === 'push-up' && id === 'knee-push-up') return rules.easierPushUp === 'coach' ? 0 : 0.12;
   if (original.id === 'double-under' && rules.noDoubleUnders === 'hops') return id === 'hip-tap-hop' ? -0.5 : id === 'single-under' ? 0.3 : 0;
+  // a bag stands in for the bar before a lighter lift does (C10, common practice)
+  if (original.id === 'deadlift' && id === 'sandbag-deadlift') return -0.25;
   if (rules.loadGone === 'tempo' && id === 'slow-air-squat') return -0.25;
   if (rules.squatDepth === 'chair' && id === 'squat-to-chair') return -0.15;
   return 0;

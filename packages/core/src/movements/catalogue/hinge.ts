@@ -33,7 +33,7 @@ const swinging: Spec = {
 const bodyHinge: Spec = { ...hinging, avoid: [], load: null, muscles: { posterior: 1, trunk: 0.4 }, rise: [0.13, 0], cycle: 2 };
 
 export const hinges = [
-  movement('deadlift', hinging, { aliases: ['barbell deadlift'], load: held('hands', 1, 'barbell'), easier: ['dumbbell-deadlift', 'kettlebell-deadlift', 'romanian-deadlift'], harder: ['deficit-deadlift'] }),
+  movement('deadlift', hinging, { aliases: ['barbell deadlift'], load: held('hands', 1, 'barbell'), easier: ['dumbbell-deadlift', 'kettlebell-deadlift', 'sandbag-deadlift', 'romanian-deadlift'], harder: ['deficit-deadlift'] }),
   movement('dumbbell-deadlift', hinging, { aliases: ['two-dumbbell deadlift'], load: held('hands', 2, 'dumbbell'), limit: ofLift('deadlift', 0.72), easier: ['kettlebell-deadlift'], harder: ['deadlift'] }),
   movement('kettlebell-deadlift', hinging, {
     aliases: ['kb deadlift', 'single kettlebell deadlift'],

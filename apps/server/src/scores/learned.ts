@@ -1,0 +1,30 @@
+/** What the coach's logged results say about the conversions. A result is read by root-finding once and kept by its row; rows never change, only new ones come. */
+import { equivalentOf, learnConversions, parseWorkout, readScore, swapsOf, type Athlete, type FitnessResult, type LearnedConversions } from '@gambito/core';
+import type { ScoreRow } from '../platform/models';
+
+/** results read anew in one request, so that a first board of a long history does not wait for all of them */
+const mostRead = 80;
+/** log standard deviation of a score that is not fitness: day and pacing, and the carrying over */
+const noise = 0.05;
+
+const known = new Map<number, FitnessResult | null>();
+
+function read(row: ScoreRow, athlete: Athlete): FitnessResult | null {
+  const score = readScore(row.score);
+  if (!score) return null;
+  const original = parseWorkout(row.originalText).workout;
+  const version = parseWorkout(row.versionText).workout;
+  const found = equivalentOf(original, { athlete, version, score });
+  if (!found || found.elasticity < 0.15) return null;
+  return { athlete: String(row.athleteId), swaps: swapsOf(original, version), log: Math.log(found.apparent), spread: noise / found.elasticity };
+}
+
+export function learnedFrom(rows: readonly ScoreRow[], athleteOf: (id: number) => Athlete | null): LearnedConversions {
+  let left = mostRead;
+  for (const row of rows) {
+    const athlete = known.has(row.id) ? null : athleteOf(row.athleteId);
+    if (!athlete || left-- <= 0) continue;
+    known.set(row.id, read(row, athlete));
+  }
+  return learnConversions(rows.flatMap((row) => known.get(row.id) ?? []));
+}
