@@ -22,7 +22,9 @@ import type { AdaptContext, SlotQuestion } from './question';
 import { costOf, preferredWorth } from './slot-cost';
 
 /** What leaving a feasible movement costs on top: few changes are part of a good version. */
-const keepWritten = 0.2;
+const keepWritten = 0.3;
+/** What leaving all load costs where some load could still do it: implements come before body mass in the order of the levers. */
+const unloadedLast = 0.25;
 /** What passing over the coach's own alternative costs: more than any drift can win back. */
 const outrankedBy = 5;
 
@@ -118,8 +120,16 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               heightCm,
               rules,
             });
-            const structural = own.structural + second;
-            const cost = own.cost + second;
+            // fewer reps come last: an easier form of the movement keeps the set as long (C9, common practice)
+            const isFewer =
+              written !== null &&
+              mean > 0 &&
+              !conversion &&
+              unit === slot.unit &&
+              (kept ? mean < 0.8 * written : movement.family === original.family && mean * sides < 0.65 * written * originalSides);
+            const fewer = isFewer ? fewerRepsLast : 0;
+            const structural = own.structural + second + fewer;
+            const cost = own.cost + second + fewer;
             found.push({
               movement: movement.id,
               unit,
@@ -132,6 +142,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               rule: conversion?.rule ?? null,
               said: conversion?.said ?? null,
               stated: conversion?.preferred ?? false,
+              needless: false,
               coachRank: coachIndex >= 0 ? coachIndex : null,
               bout,
               repsToFailure: demand.repsToFailure,
@@ -160,20 +171,22 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
       }
     }
   }
-  const surfaces = lowestUnbroken(found, only);
+  const surfaces = only === null ? lowestUnbroken(found, meanCount(slot, question.ladder, athlete.category) ?? 0) : null;
   const seen = new Set<string>();
   // what is written and may be done is not swapped for a slightly better figure, nor for the coach's second choice
   const open = only === null && found.some((each) => each.movement === slot.movement);
+  const loadedToo = found.some((each) => each.load !== null && each.load.implement !== 'band');
   const firstRank = Math.min(...found.map((each) => each.coachRank ?? Infinity));
   return found
-    .filter((each) => each.movement !== 'raised-push-up' || surfaces === null || each.heightCm === surfaces)
+    .filter((each) => each.movement !== 'raised-push-up' || surfaces === null || (each.heightCm === surfaces.heightCm && holdsCount(each, surfaces.written)))
     .map((each) => {
       if (only !== null || each.movement === slot.movement) return each;
       // the coach's first feasible alternative outranks whatever the model would like better
       const outranked = !open && Number.isFinite(firstRank) && each.coachRank !== firstRank ? outrankedBy : 0;
       // with the written movement at hand no conversion is called for
-      const extra = open ? keepWritten + (each.stated ? preferredWorth : 0) : outranked;
-      return { ...each, cost: each.cost + extra, structural: each.structural + extra };
+      const bare = original.load !== null && each.load === null && loadedToo && !each.stated ? unloadedLast : 0;
+      const extra = bare + (open ? keepWritten + (each.stated ? preferredWorth : 0) : outranked);
+      return { ...each, needless: open, cost: each.cost + extra, structural: each.structural + extra };
     })
     .sort((a, b) => a.cost - b.cost || (a.movement < b.movement ? -1 : a.movement > b.movement ? 1 : 0))
     .filter((choice) => {
@@ -192,7 +205,8 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
 }
 
 /** what more reps cost where the house rule wants more load first (C17, common practice: 95 → 115–135 lb) */
-const moreRepsSecond = 0.12;
+const moreRepsSecond = 0.5;
+const fewerRepsLast = 0.25;
 const hasHeavier = (load: FeasibleLoad, context: AdaptContext): boolean =>
   context.loads.some((each) => each.implement === load.implement && each.count === load.count && each.grams > load.grams);
 
@@ -220,11 +234,14 @@ function slowed(at: {
   return bout.setShare < tooLight * stimulus.bout.setShare && (rules.loadGone === 'tempo' || (movementOf(slot.movement).load !== null && bout.setShare < 0.4));
 }
 
-/** The lowest surface on which the raised push-up's set is still unbroken (C18, common practice); null where none is, or the coach asks for it. */
-function lowestUnbroken(found: readonly Choice[], only: string | null): number | null {
-  const unbroken = found.filter((each) => each.movement === 'raised-push-up' && each.heightCm !== null && each.bout.setShare <= 0.95);
-  return only !== null || unbroken.length === 0 ? null : Math.min(...unbroken.map((each) => each.heightCm!));
+/** The lowest surface on which the raised push-up's whole set is still unbroken (C18, common practice); null where there is none. */
+function lowestUnbroken(found: readonly Choice[], written: number): { heightCm: number; written: number } | null {
+  const unbroken = found.filter(
+    (each) => each.movement === 'raised-push-up' && each.heightCm !== null && each.bout.setShare <= 0.95 && holdsCount(each, written),
+  );
+  return unbroken.length === 0 ? null : { heightCm: Math.min(...unbroken.map((each) => each.heightCm!)), written };
 }
+const holdsCount = ({ count }: Choice, written: number): boolean => count.kind !== 'fixed' || count.men >= 0.9 * written;
 
 /** Breathing movements keep metres only for their own kind; a swap takes the unit its movement is counted in. */
 function unitFor(original: Movement, movement: Movement, unit: CountUnit): CountUnit {

@@ -20,6 +20,8 @@ export interface Choice {
   readonly said: string | null;
   /** the house rules would do just this where the written movement is out */
   readonly stated: boolean;
+  /** another movement though the written one could be done here */
+  readonly needless: boolean;
   /** place in the coach's own alternatives, from 0; null when the model chose it */
   readonly coachRank: number | null;
   readonly bout: Bout;

@@ -13,6 +13,8 @@ export interface Conversion {
   readonly said: string;
   /** this is what the school would do first, not only how it would count */
   readonly preferred: boolean;
+  /** place in the school's own order, from 0 */
+  readonly rank?: number;
 }
 interface Row {
   readonly from: readonly string[];
@@ -71,7 +73,7 @@ const rows: readonly Row[] = [
     to: ['air-squat', 'jumping-squat', 'lunge', 'reverse-lunge'],
     convert: (rules, capacity) =>
       rules.loadGone === 'sameReps'
-        ? same('the same reps', 'loadGone')
+        ? same('the same reps', 'loadGone', 1, true)
         : rules.loadGone === 'tempo'
           ? null
           : capacity.athlete.level === 'new' || capacity.athlete.level === 'newer'
@@ -90,5 +92,6 @@ export function statedConversion(from: string, to: string, rules: HouseRules, ca
   // C3, the other school: a machine shorter by a quarter, and another slot pays for it
   if (from === 'run' && rules.runToMachine === 'shorter' && to === 'row') return same('shorter on the machine, harder elsewhere', 'runToMachine', 0.75, true);
   const row = rows.find((each) => each.from.includes(from) && each.to.includes(to));
-  return row ? row.convert(rules, capacity) : null;
+  const conversion = row ? row.convert(rules, capacity) : null;
+  return conversion && { ...conversion, rank: row!.to.indexOf(to) };
 }

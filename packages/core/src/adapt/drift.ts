@@ -86,10 +86,10 @@ export type TimelessStimulus = Pick<PartStimulus, 'feel' | 'shares' | 'joulesPer
 
 /** The named parts that need no simulation, and their weighted sum. */
 function timelessDrift(
-  { stimulus: original, weights }: PartIntent,
+  { stimulus: original, weights, feelShift }: PartIntent,
   version: TimelessStimulus,
 ): Omit<Drift, 'total' | 'time' | 'scoreType'> & { readonly sum: number } {
-  const load = version.feel - original.feel;
+  const load = version.feel - original.feel - feelShift;
   const pattern = patternDistance(version.shares, original.shares);
   const volume = logRatio(version.joulesPerKg, original.joulesPerKg);
   const breathing = logRatio(version.breathing, original.breathing);

@@ -49,6 +49,8 @@ const usualEffort: Effort = { bounds: 4000, simulations: 40 };
 /** inside the window the middle is no longer worth a change: so much of the time drift is given back, up to there */
 const easing = { rate: 0.6, upTo: 0.12 } as const;
 const structuralWeight = 0.8;
+/** a swap nobody needed, in a part of any length */
+const needlessSwap = 0.05;
 /** a stated window is hit wherever some candidate can hit it: missing it costs more than any swap on the way there */
 const outsideWindow = 0.6;
 const sweeps = 2;
@@ -136,6 +138,10 @@ function conflictCost(choices: readonly Choice[]): number {
   return cost;
 }
 
+/** Every slot that can take it with this one load. */
+const withOneLoad = (choices: readonly Choice[], load: NonNullable<Choice['load']>): Choice[] =>
+  choices.map((each) => (each.load && each.load.implement === load.implement && each.load.count === load.count ? { ...each, load, asWritten: false } : each));
+
 /** One load for everything, when the coach said so: each further load costs. */
 function oneLoadCost(intent: PartIntent, choices: readonly Choice[]): number {
   if (!intent.oneLoad) return 0;
@@ -191,6 +197,7 @@ function staticCost({ questions, intent }: Space, choices: readonly Choice[], le
   const moved = (lever.rounds === null ? 0 : 0.05) + (lever.ladder === null ? 0 : 0.05);
   return (
     structuralWeight * structural +
+    needlessSwap * choices.filter((each) => each.needless).length +
     moved +
     conflictCost(choices) +
     linkCost(questions, choices) +
@@ -323,8 +330,24 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
   const attemptChoice = (index: number, choice: Choice): void => {
     const tried = attempt(replaced(index, choice), lever);
     if (!tried || Math.abs(tried.drift.time) < timeWorthRighting || locks.some((each) => each.slot === index)) return;
-    const righted = withTime(choice, questions[index]!, tried.drift.time, choices);
-    if (righted) attempt(replaced(index, righted), lever);
+    const righted = withTime(choice, questions[index]!, tried.drift.time, choices, context);
+    if (righted) {
+      attempt(replaced(index, righted), lever);
+      return;
+    }
+    // a count that is stated stays; the longest of the other slots pays for it
+    const swapped = replaced(index, choice);
+    const payers = questions.flatMap((question, other) => {
+      const free = other !== index && leaders[other] === other && !locks.some((each) => each.slot === other);
+      const paid = free ? withTime(swapped[other]!, question, tried.drift.time, swapped, context) : null;
+      return paid ? [{ other, paid, seconds: swapped[other]!.bout.seconds }] : [];
+    });
+    if (payers.length === 0) return;
+    const { other, paid } = payers.reduce((most, each) => (each.seconds > most.seconds ? each : most));
+    attempt(
+      swapped.map((each, at) => (leaders[at] === other ? paid : each)),
+      lever,
+    );
   };
   const replaced = (index: number, choice: Choice): Choice[] => {
     const { link } = questions[index]!.slot;
@@ -369,6 +392,7 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
       }
     });
     for (const nextLever of leversOf(part, lever)) consider(choices, nextLever);
+    if (intent.oneLoad) for (const load of new Set(choices.flatMap((each) => each.load ?? []))) consider(withOneLoad(choices, load), lever);
     if (!top) break;
     const taken: { evaluated: Evaluated; choices: Choice[]; lever: PartLever } = top;
     best = taken.evaluated;
@@ -414,7 +438,9 @@ function farPrice(next: Count, { movement, count }: Choice, { slot }: SlotQuesti
 const timeWorthRighting = 0.05;
 
 /** The choice with the count that would take the drift of time away, were this slot to do it alone; null where the count is not free. */
-function withTime(choice: Choice, question: SlotQuestion, time: number, all: readonly Choice[]): Choice | null {
+function withTime(choice: Choice, question: SlotQuestion, time: number, all: readonly Choice[], context: AdaptContext): Choice | null {
+  // too fit for it: more load comes before more reps, where the rules say so
+  if (time < 0 && context.rules.tooFit === 'load' && canGoUp(choice, context)) return null;
   if (
     choice.count.kind !== 'fixed' ||
     choice.coachRank !== null ||
@@ -429,7 +455,10 @@ function withTime(choice: Choice, question: SlotQuestion, time: number, all: rea
   const even = movementOf(choice.movement).side === 'alternating' && question.slot.side === null;
   const figure = roundFigures(choice.count.men * factor, choice.unit, { even, most: 1 })[0]!;
   const count: Count = { kind: 'fixed', men: figure, women: figure, low: null };
-  return figure === choice.count.men ? null : { ...choice, count, structural: choice.structural + 0.004 + farPrice(count, choice, question) };
+  // a set is not cut to less than four fifths of what was written only to be in time
+  const least = choice.movement === question.slot.movement ? 0.8 : 0.9;
+  const cut = choice.unit === question.slot.unit && figure < choice.count.men && figure < least * question.slot.count.men;
+  return figure === choice.count.men || cut ? null : { ...choice, count, structural: choice.structural + 0.004 + farPrice(count, choice, question) };
 }
 
 const nearestIndex = (loads: readonly { readonly grams: number }[], grams: number): number =>

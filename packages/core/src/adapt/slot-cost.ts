@@ -44,7 +44,7 @@ export function costOf(input: CostInput): { structural: number; cost: number } {
     (input.countChanged && kept ? 0.03 : 0) +
     (input.loadChanged ? 0.015 : 0) +
     // a conversion the house rules state is what this coach would do
-    (input.conversion?.preferred ? -preferredWorth : 0) +
+    (input.conversion?.preferred ? -preferredWorth + 0.15 * (input.conversion.rank ?? 0) : 0) +
     // steps on the spot are what is left when there is neither road nor machine nor rope
     (movement.family === 'run' && movement.limit.by === 'ease' && original.limit.by === 'engine' ? 0.15 : 0) +
     0.06 * Math.max(0, movement.skill - original.skill) +
@@ -73,8 +73,10 @@ const leavesPattern = (original: Movement, movement: Movement, mustStay: readonl
 function rulePreference(id: string, original: Movement, rules: HouseRules): number {
   if (original.family === 'push-up' && rules.easierPushUp === 'knees') return id === 'knee-push-up' ? -0.6 : id === 'raised-push-up' ? 0.3 : 0;
   if (original.family === 'push-up' && rules.easierPushUp === 'kneesThenRaised') return id === 'knee-push-up' ? -0.3 : id === 'raised-push-up' ? -0.1 : 0;
-  if (original.family === 'push-up' && id === 'knee-push-up') return rules.easierPushUp === 'coach' ? 0 : 0.12;
+  if (original.family === 'push-up' && id === 'knee-push-up') return rules.easierPushUp === 'coach' ? 0 : 0.5;
   if (original.id === 'double-under' && rules.noDoubleUnders === 'hops') return id === 'hip-tap-hop' ? -0.5 : id === 'single-under' ? 0.3 : 0;
+  // pulling on the floor is what is left when nothing can be hung from or leant on (C11, common practice)
+  if (id === 'floor-pull' && original.id !== id) return 0.2;
   // a bag stands in for the bar before a lighter lift does (C10, common practice)
   if (original.id === 'deadlift' && id === 'sandbag-deadlift') return -0.25;
   if (rules.loadGone === 'tempo' && id === 'slow-air-squat') return -0.25;

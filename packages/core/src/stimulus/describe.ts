@@ -68,7 +68,18 @@ export function describeStimulus(workout: Pick<Workout, 'parts'>, category: Cate
       .map((pattern) => ({ pattern, share: stimulus.patterns[pattern] }))
       .filter((each) => each.share >= 0.05)
       .sort((a, b) => b.share - a.share);
-    const intent = { stimulus, window: part.window, target: null, unbroken: false, feel: null, mustStay: [], weights: {}, oneLoad: false, workShare: null };
+    const intent = {
+      stimulus,
+      window: part.window,
+      target: null,
+      unbroken: false,
+      feel: null,
+      mustStay: [],
+      weights: {},
+      oneLoad: false,
+      feelShift: 0,
+      workShare: null,
+    };
     return [{ part: index, lines, patterns: shares, outsideWindow: insideWindow(intent, part.kind, result.score) === false }];
   });
 }

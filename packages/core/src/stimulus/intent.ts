@@ -27,6 +27,8 @@ export interface PartIntent {
   readonly weights: Readonly<Partial<Record<HeldPart, number>>>;
   /** one load for everything */
   readonly oneLoad: boolean;
+  /** ln of how much harder than the original a set is to feel: the house rule on the choice of load */
+  readonly feelShift: number;
   /** share of each interval that is work, for EMOM and windows */
   readonly workShare: number | null;
 }
@@ -115,6 +117,9 @@ const patternsSaid: readonly (readonly [RegExp, readonly Pattern[]])[] = [
   [/^jump(?:ing)?$/, ['jump', 'rope']],
 ];
 
+/** heaviest owned: about half the reps at hand; light and fast: two thirds more (round figures) */
+const feelShifts: Readonly<Record<string, number>> = { heaviest: 0.6, light: -0.5 };
+
 /** `light`, `unbroken`, “pulling must stay pulling”, “one load” and the like, from the coach's own words. */
 function statedFeel(part: Part, workout: Workout): Pick<PartIntent, 'unbroken' | 'feel' | 'mustStay' | 'weights' | 'oneLoad'> {
   const words = `${workout.intent ?? ''} ${workout.notes.join(' ')} ${part.intent ?? ''} ${part.notes.join(' ')}`.toLowerCase();
@@ -160,6 +165,7 @@ export function deriveIntent(workout: Workout, category: Category, level: Level,
       window: part.window,
       target: targetOf(part, result.score),
       ...statedFeel(part, base),
+      feelShift: feelShifts[rules.loadChoice] ?? 0,
       workShare: part.kind === 'every' ? result.workSeconds / Math.max(1, fixed) : null,
     };
   });

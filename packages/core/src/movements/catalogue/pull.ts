@@ -173,7 +173,7 @@ export const pulls = [
     aliases: ['prone floor pull', 'towel floor pull', 'pull on the floor', 'floor slide pull'],
     needs: '',
     floor: [2, 1],
-    patterns: { verticalPull: 1 },
+    patterns: { verticalPull: 0.5, horizontalPull: 0.5 },
     limit: ofSet('pushUp', 0.7),
     rise: [0.06, 0],
     cycle: 2.4,

@@ -1,0 +1,374 @@
+/** The coach's judgement: conversions of the trade, levers in order, house rules that act, studies in small. Rows C1–C19 are common practice. */
+import { describe, expect, test } from '@jest/globals';
+import { Matrix, solve } from 'ml-matrix';
+import {
+  adapt,
+  alternativesFor,
+  compareScores,
+  defaultRules,
+  estimateCapacity,
+  evidenceSentence,
+  fitToTime,
+  learnConversions,
+  learnedOffset,
+  nearestTier,
+  normalFrom,
+  parseWorkout,
+  planPacing,
+  readAthlete,
+  referenceAthlete,
+  referenceCapacity,
+  seededRandom,
+  setsFigure,
+  swapsOf,
+  tierAthlete,
+  usualPriors,
+  usualScoreRules,
+  type Athlete,
+  type FitnessResult,
+  type HouseRules,
+} from '../src/index';
+import { exhaustiveCase } from './studies/exhaustive';
+import { fairnessCell, fairnessWorkouts, kendallTau } from './studies/fairness';
+import { adaptedCells, gridFigures, gridPeople, gridWorkouts, naiveCells } from './studies/grid';
+import { randomAthlete } from './people';
+import { sampleNames, sampleText } from './samples';
+
+const workout = (text: string) => parseWorkout(text).workout;
+const withKit = (kit: string[], change: Record<string, unknown> = {}): Athlete =>
+  readAthlete(
+    { name: 'Keeper', category: 'men', level: 'trained', body_mass: '80 kg', stature: '178 cm', place: { floor: '6 x 4 m', ceiling: '3 m', kit }, ...change },
+    '2026-11-25',
+  ).athlete;
+const versionOf = (text: string, athlete: Athlete, rules: Partial<HouseRules> = {}) =>
+  adapt(workout(text), athlete, { rules: { ...defaultRules, ...rules }, runs: 2 });
+const slotOf = (text: string, athlete: Athlete, rules: Partial<HouseRules> = {}, slot = 0) => versionOf(text, athlete, rules).version.parts[0]!.slots[slot]!;
+const asked = (text: string, athlete: Athlete, movement: string) =>
+  alternativesFor(workout(text), athlete, { part: 0, slot: 0 }, {}, movement).find((each) => each.movement === movement)!;
+
+describe('conversions of the trade (common practice)', () => {
+  const around = (value: number | undefined, low: number, high: number): void => {
+    expect(value).toBeGreaterThanOrEqual(low);
+    expect(value).toBeLessThanOrEqual(high);
+  };
+  test('C1: without a route, a 200 m run is about 100 singles, and 75 or so doubles for the proficient', () => {
+    const text = 'for time, cap 20:00\n5 rounds\n  200 m run\n  15 push-up';
+    const slot = slotOf(text, withKit(['rope']));
+    expect(slot.movement).toBe('single-under');
+    around(slot.reps[0], 85, 110);
+    around(asked(text, withKit(['rope'], { best_sets: { double_under: 200 } }), 'double-under').reps ?? 0, 50, 100);
+  });
+  test('C3, the other school: a row a quarter shorter, and other slots pay for it; both ledgers show', () => {
+    const adapted = versionOf('for time, cap 40:00\n2000 m run\n60 sit-up\n40 push-up', withKit(['rowing machine']), { runToMachine: 'shorter' });
+    const [row, sitUp, pushUp] = adapted.version.parts[0]!.slots;
+    expect(row).toMatchObject({ movement: 'row', reps: [1500], rule: 'runToMachine' });
+    expect((sitUp!.reps[0] ?? 0) + (pushUp!.reps[0] ?? 0)).toBeGreaterThan(100);
+    expect(adapted.ledgers.taken.map((each) => each.movement)).toContain('row');
+  });
+  test('C6: 50 running skips are 50 jogging steps or 25 jacks', () => {
+    const text = 'AMRAP 12:00\n50 running skip\n10 push-up';
+    expect(slotOf(text, withKit([], { avoid: ['jumping'] }))).toMatchObject({ movement: 'jog-on-the-spot', reps: [50] });
+    expect(asked(text, withKit([]), 'jumping-jack').reps).toBe(25);
+  });
+  test('C7: too light a bell for 21 two-hand swings is 10–12 a side single-arm, or a dumbbell swung, or a band', () => {
+    const text = 'AMRAP 12:00\n21 kettlebell swing @ 24/16 kg\n10 push-up';
+    around(asked(text, withKit(['kettlebell 16 kg']), 'single-arm-kettlebell-swing').reps ?? 0, 10, 12);
+    expect(slotOf(text, withKit(['dumbbell 24 kg'])).movement).toBe('dumbbell-swing');
+    expect(slotOf(text, withKit(['band medium', 'couch to anchor'])).movement).toBe('band-hinge');
+  });
+  test('C8: 9 at 135 lb are 10–12 with a pair of 50s, and 6–7 hugging a 125 lb bag', () => {
+    const text = 'AMRAP 12:00\n9 front squat @ 135/95 lb\n10 push-up';
+    const pair = slotOf(text, withKit(['dumbbell 50 lb x 2']));
+    expect(pair.movement).toBe('dumbbell-front-squat');
+    around(pair.reps[0], 9, 12);
+    around(asked(text, withKit(['sandbag 57 kg']), 'hug-squat').reps ?? 0, 6, 7);
+  });
+  test('C9: an easier push-up keeps the set, it does not cut it', () => {
+    const slot = slotOf('AMRAP 12:00\n10 push-up\n20 air squat', withKit(['chair 45 cm', 'table 75 cm'], { best_sets: { push_up: 7 } }));
+    expect(slot.movement).toBe('raised-push-up');
+    around(slot.reps[0], 8, 15);
+  });
+  test('C10: a bag for the bar; chair dips, then hand-release push-ups for ring dips; a piked push-up for the handstand', () => {
+    expect(slotOf('AMRAP 12:00\n10 deadlift @ 100/70 kg\n10 push-up', withKit(['sandbag 40 kg'])).movement).toBe('sandbag-deadlift');
+    expect(slotOf('AMRAP 12:00\n8 ring dip\n10 air squat', withKit(['chair 45 cm']))).toMatchObject({ movement: 'chair-dip', reps: [8] });
+    expect(slotOf('AMRAP 12:00\n8 ring dip\n10 air squat', withKit([]))).toMatchObject({ movement: 'hand-release-push-up', reps: [8] });
+    expect(slotOf('AMRAP 12:00\n8 handstand push-up\n10 air squat', withKit(['wall'], { best_sets: { strict_handstand_push_up: 0 } })).movement).toMatch(
+      /piked/,
+    );
+  });
+  test('C11: jumping pull-ups under a bar, a table row without one, the floor last', () => {
+    const text = 'AMRAP 12:00\n8 pull-up\n10 air squat';
+    expect(slotOf(text, withKit(['pull-up bar'], { best_sets: { strict_pull_up: 1 } })).movement).toMatch(/jumping-pull-up|lowering-pull-up/);
+    expect(slotOf(text, withKit(['table 75 cm'])).movement).toBe('table-row');
+    expect(slotOf(text, withKit([])).movement).toBe('floor-pull');
+  });
+  test('C12: squats with bad knees become half squats or step-ups, a chair under that school; kneeling to standing a reverse lunge, same count', () => {
+    expect(slotOf('AMRAP 12:00\n20 air squat\n10 push-up', withKit(['box 40 cm'], { avoid: ['deep_knee'] })).movement).toMatch(
+      /half-squat|step-up|squat-to-chair/,
+    );
+    expect(
+      slotOf('AMRAP 12:00\n20 air squat\n10 push-up', withKit(['chair 45 cm'], { limits: { squat_depth: 'chair' } }), { squatDepth: 'chair' }).movement,
+    ).toBe('squat-to-chair');
+    expect(slotOf('AMRAP 12:00\n10 kneel-to-stand\n10 push-up', withKit([], { avoid: ['kneeling'] }))).toMatchObject({ movement: 'reverse-lunge', reps: [10] });
+  });
+  test('C13: a lighter pair does 60-odd squat cleans where the bar did 45', () => {
+    const slot = slotOf('for time, cap 20:00\n21-15-9\nsquat clean @ 135/95 lb', withKit(['dumbbell 50 lb x 2']));
+    expect(slot.movement).toBe('dumbbell-squat-clean');
+    around(
+      slot.reps.reduce((sum, each) => sum + each, 0),
+      54,
+      70,
+    );
+  });
+  test('C14: no load: about twice the reps for the strong, the same for the newer', () => {
+    const text = 'AMRAP 10:00\n15 thruster @ 95/65 lb\n10 sit-up';
+    expect(slotOf(text, withKit([]))).toMatchObject({ reps: [30], rule: 'loadGone' });
+    expect(slotOf(text, withKit([], { level: 'newer' }))).toMatchObject({ reps: [15], rule: 'loadGone' });
+    expect(slotOf(text, withKit([]), { loadGone: 'sameReps' })).toMatchObject({ reps: [15] });
+  });
+  test('C15: too heavy a pair becomes one dumbbell at the chest', () =>
+    expect(slotOf('AMRAP 12:00\n10 db thruster @ 2x15/10 kg\n10 sit-up', withKit(['dumbbell 30 kg x 2']))).toMatchObject({
+      movement: 'goblet-thruster',
+      load: { count: 1 },
+    }));
+  test('C16: a heavy single without the plates for it is a rep test', () => {
+    const adapted = versionOf('max load in 7:00\n1 clean', withKit(['dumbbell 15 kg x 2']));
+    expect(adapted.version.parts[0]!.kind).toBe('amrap');
+    expect(adapted.drift.scoreType).toBe(1);
+    expect(versionOf('max load in 7:00\n1 clean', withKit(['barbell 20 kg, plates 2x25 2x20 2x10 2x5 2x2.5 kg'])).version.parts[0]!.kind).toBe('maxLoad');
+  });
+  test('C17: too fit for it: more load first, into the window', () => {
+    const text = 'AMRAP 12:00\n6 power clean + 6 push jerk, unbroken @ 95/65 lb\n4 x (2 lunge + 1 air squat)\nwindow: 7-10 rounds';
+    const adapted = versionOf(text, withKit(['barbell 45 lb, plates 2x45 4x25 4x10 4x5 4x2.5 lb'], { level: 'competitive' }));
+    around(adapted.version.parts[0]!.slots[0]!.load?.kg, 47, 62);
+    expect(adapted.insideWindow).toBe(true);
+  });
+  test('C18: the lowest surface on which the set is still unbroken', () => {
+    const slot = slotOf('AMRAP 12:00\n12 push-up\n20 air squat', withKit(['stairs 18 cm', 'chair 45 cm', 'table 75 cm'], { best_sets: { push_up: 9 } }));
+    expect(slot.movement).toBe('raised-push-up');
+    expect(slot.style.surfaceCm).toBeLessThan(75);
+  });
+  test('C19: a tier is kit × ability × minutes, and each athlete’s nearest is known', () => {
+    const { athlete, place } = tierAthlete('one dumbbell, trained, 30 min', 'women');
+    expect(athlete.timeAvailableSeconds).toBe(1800);
+    expect(nearestTier([], athlete, place)).toEqual({ name: 'one dumbbell, trained, 30 min', distance: 0 });
+    expect(nearestTier([{ name: 'no kit, new' }, { name: 'full kit, competitive' }], { ...athlete, level: 'new' }, { ...place, kit: [] }).name).toBe(
+      'no kit, new',
+    );
+  });
+});
+
+describe('what the coach states', () => {
+  test('pulling must stay pulling, though a push would fit the time', () =>
+    expect(slotOf('AMRAP 12:00\n10 pull-up\n10 air squat\nintent: pulling must stay pulling', withKit(['dumbbell 15 kg'])).movement).toMatch(/row|pull/));
+  test('one load for everything', () => {
+    const loads = versionOf(
+      'AMRAP 12:00\n10 front squat @ 60/40 kg\n10 push press @ 40/30 kg\nnote: one load for all',
+      withKit(['barbell 20 kg, plates 2x20 2x10 2x5 2x2.5 kg']),
+    ).version.parts[0]!.slots.map((slot) => slot.load?.kg);
+    expect(new Set(loads).size).toBe(1);
+  });
+  test('linked movements share what is in the hands', () => {
+    const [clean, jerk] = versionOf(
+      'AMRAP 12:00\n6 power clean + 6 push jerk, unbroken @ 60/40 kg\n10 sit-up',
+      withKit(['dumbbell 15 kg x 2', 'dumbbell 20 kg x 2']),
+    ).version.parts[0]!.slots;
+    expect(clean!.load?.text).toBe(jerk!.load?.text);
+  });
+});
+
+describe('house rules act', () => {
+  const sets = 'every 6:00 x 3, rest what is left\nwindow 1:\n  20 push-up\nwindow 2:\n  30 air squat\nwindow 3:\n  20 sit-up';
+  test('rest between pieces: a cap inside the window under that school', () => {
+    expect(versionOf(sets, withKit([])).version.parts[0]!.capSeconds).toBeNull();
+    expect(versionOf(sets, withKit([]), { restBetween: 'shorterCap' }).version.text).toMatch(/cap 4:30/);
+  });
+  test('clock: own caps follow the athlete', () => {
+    const text = 'for time, cap 30:00\n3 rounds\n  10 burpee\n  15 air squat';
+    expect(versionOf(text, withKit([])).version.parts[0]!.capSeconds).toBe(1800);
+    expect(versionOf(text, withKit([]), { clock: 'own' }).version.parts[0]!.capSeconds).toBeLessThan(900);
+  });
+  test('style not said: strict under that school', () =>
+    expect(slotOf('AMRAP 10:00\n5 pull-up\n10 air squat', withKit(['pull-up bar']), { styleNotSaid: 'strict' }).movement).toBe('strict-pull-up'));
+  test('breaks: singles for heavy lifts, unbroken while fresh', () => {
+    const heavy = workout('3 rounds\n  5 deadlift @ 130 kg\n  10 push-up');
+    expect(planPacing(heavy, referenceCapacity('men'), null, 'singles').slots[0]!.sets).toEqual([1, 1, 1, 1, 1]);
+    expect(planPacing(workout('3 rounds\n  24 push-up\n  10 air squat'), referenceCapacity('men'), null, 'unbroken').slots[0]!.sets).toEqual([24]);
+  });
+  test('several sets, one score', () => {
+    const times = [180, 200, 250];
+    expect(['each', 'slowest', 'sum', 'fastestSlowest'].map((school) => setsFigure(times, school))).toEqual([210, 250, 630, 215]);
+  });
+  test('unfinished at the cap: equivalent time looks past it', () => {
+    const original = workout('for time, cap 6:00\n21-15-9\nthruster @ 42.5/30 kg\npull-up');
+    const row = {
+      athlete: referenceAthlete('men'),
+      version: original,
+      versionName: 'original',
+      score: { kind: 'capped' as const, repsLeft: 20 },
+      scoreText: 'CAP+20',
+    };
+    const median = (unfinished: string): number => compareScores(original, [row], null, { ...usualScoreRules, unfinished })[0]!.equivalent!.median;
+    expect(median('capPlusReps')).toBeCloseTo(380, 0);
+    expect(median('equivalentTime')).toBeGreaterThan(median('capPlusReps'));
+  });
+  test('every school of a rule that the search reads changes some version', () => {
+    const probes: readonly (readonly [keyof HouseRules, string, string, Athlete])[] = [
+      ['noDoubleUnders', 'sameTime', 'AMRAP 12:00\n40 double-under\n10 push-up', withKit(['rope'], { best_sets: { double_under: 2 } })],
+      ['pullUpsToRows', 'sameTotal', 'AMRAP 12:00\n10 strict pull-up\n10 push-up', withKit(['dumbbell 22.5 kg'])],
+      ['runToMachine', 'fixedMetres', 'for time, cap 20:00\n4 rounds\n  400 m run\n  10 push-up', withKit(['rowing machine'])],
+      ['newerAthlete', 'cutReps', 'AMRAP 20:00\n10 push-up\n15 air squat', withKit([], { level: 'newer' })],
+      [
+        'strictMissing',
+        'kipping',
+        'AMRAP 12:00\n7 strict toes-to-bar\n10 push-up',
+        withKit(['pull-up bar'], { best_sets: { strict_toes_to_bar: 1, toes_to_bar: 20 } }),
+      ],
+      ['easierPushUp', 'knees', 'AMRAP 10:00\n12 push-up\n20 sit-up', withKit(['chair 45 cm'], { best_sets: { push_up: 5 } })],
+      [
+        'loadChoice',
+        'light',
+        'AMRAP 12:00\n12 goblet squat @ 16/12 kg\n10 push-up',
+        withKit(['kettlebell 12 kg', 'kettlebell 18 kg', 'kettlebell 24 kg', 'kettlebell 32 kg']),
+      ],
+    ];
+    for (const [key, value, text, athlete] of probes)
+      expect([key, versionOf(text, athlete, { [key]: value }).version.text !== versionOf(text, athlete).version.text]).toEqual([key, true]);
+  });
+});
+
+describe('minutes choose the parts', () => {
+  const long = workout('3 rounds\n  10 push-up\n  10 air squat\n\nAMRAP 20:00\n10 burpee\n10 sit-up\n\noptional:\n3 rounds\n  10 curl @ 10 kg');
+  test('optional work goes first, then the longest part is shortened; what was done is said', () => {
+    const fitted = fitToTime(long, [240, 1200, 300], 1800);
+    expect(fitted.from).toEqual([0, 1]);
+    expect(fitted.said.join(' ')).toMatch(/optional left out/);
+    const tight = fitToTime(long, [240, 1200, 300], 1200);
+    expect(tight.workout.parts.find((part) => part.kind === 'amrap')).toMatchObject({ seconds: { high: 600 } });
+  });
+  test('a version of 30 minutes fits in 30 minutes, and an athlete without a limit keeps everything', () => {
+    const athlete = { ...withKit([]), timeAvailableSeconds: 1500 };
+    const adapted = adapt(long, athlete, { runs: 1 });
+    expect(adapted.run.totalSeconds).toBeLessThanOrEqual(1500);
+    expect(adapted.warnings.map((each) => each.code)).toContain('time_budget');
+    expect(adapt(long, withKit([]), { runs: 1 }).version.parts).toHaveLength(3);
+  });
+  test('a newer athlete stuck in sets for time gets pieces of fixed length instead', () => {
+    const adapted = versionOf(
+      '3 sets, rest 1:00 between\n  3 rounds\n    20 push-up\n    15 pull-up\nscore: each set\nwindow: 2:00-3:00 per set',
+      withKit(['pull-up bar', 'band heavy'], { level: 'new' }),
+    );
+    const [part] = adapted.version.parts;
+    if (part!.kind === 'amrap') expect(adapted.drift.scoreType).toBe(1);
+    else expect(adapted.insideWindow).toBe(true);
+  });
+});
+
+describe('stable', () => {
+  test('a few grams of body or plate do not reshuffle a version', () => {
+    let same = 0;
+    let all = 0;
+    for (let seed = 1; seed <= 12; seed++)
+      for (const name of sampleNames.slice(0, 3)) {
+        const athlete = randomAthlete(seed);
+        const movements = (who: Athlete): string =>
+          JSON.stringify(adapt(workout(sampleText(name)), who, { runs: 1 }).version.parts.map((part) => part.slots.map((slot) => slot.movement)));
+        all++;
+        if (movements(athlete) === movements({ ...athlete, bodyMassKg: athlete.bodyMassKg + 0.2 })) same++;
+      }
+    expect(same / all).toBeGreaterThan(0.93);
+  });
+  test('one more implement that is not needed changes nothing', () => {
+    const kit = ['dumbbell 17.5 kg x 2', 'pull-up bar', 'run route 40 m'];
+    expect(versionOf(sampleText('breakwater'), withKit([...kit, 'kettlebell 4 kg'])).version.text).toBe(
+      versionOf(sampleText('breakwater'), withKit(kit)).version.text,
+    );
+  });
+});
+
+describe('learnConversions', () => {
+  const random = normalFrom(seededRandom(4));
+  const results: FitnessResult[] = Array.from({ length: 60 }, (_, index) => {
+    const fitness = 0.1 * Math.sin(index);
+    return [
+      { athlete: `a${index}`, swaps: [], log: fitness + 0.06 * random(), spread: 0.06 },
+      { athlete: `a${index}`, swaps: ['toes-to-bar>sit-up'], log: fitness + 0.15 + 0.06 * random(), spread: 0.06 },
+    ];
+  }).flat();
+  test('finds the error of a swap, and says it with its evidence', () => {
+    const learned = learnConversions(results);
+    const swap = learned.swaps.get('toes-to-bar>sit-up')!;
+    expect(swap.log).toBeCloseTo(0.15, 1);
+    expect(swap.results).toBe(60);
+    expect(evidenceSentence(learnedOffset(learned, ['toes-to-bar>sit-up']))).toMatch(/^from 60 results: 1\d % easier than the model thought$/);
+    expect(evidenceSentence(learnedOffset(learned, ['run>row']))).toBeNull();
+  });
+  test('two results move little, sixty as the data says', () => {
+    const few = learnConversions(results.slice(0, 4)).swaps.get('toes-to-bar>sit-up')!;
+    const many = learnConversions(results).swaps.get('toes-to-bar>sit-up')!;
+    expect(few.spread).toBeGreaterThan(2 * many.spread);
+    expect(Math.abs(few.log)).toBeLessThan(Math.abs(many.log) + 0.05);
+  });
+  test('is the ridge regression that a matrix library solves (ml-matrix)', () => {
+    const list = results.slice(0, 20);
+    const names = [...new Set(list.map((each) => each.athlete))];
+    const design = new Matrix(list.map((each) => [...names.map((name) => (name === each.athlete ? 1 : 0)), each.swaps.length]));
+    const weights = Matrix.diag(list.map((each) => 1 / each.spread ** 2));
+    const prior = Matrix.diag([...names.map(() => 1 / usualPriors.athlete ** 2), 1 / usualPriors.swap ** 2]);
+    const left = design.transpose().mmul(weights).mmul(design).add(prior);
+    const right = design
+      .transpose()
+      .mmul(weights)
+      .mmul(Matrix.columnVector(list.map((each) => each.log)));
+    expect(learnConversions(list).swaps.get('toes-to-bar>sit-up')!.log).toBeCloseTo(solve(left, right).get(names.length, 0), 9);
+  });
+  test('those who did one version only are not all taken for the swap', () => {
+    const once: FitnessResult[] = Array.from({ length: 40 }, (_, index) => ({
+      athlete: `o${index}`,
+      swaps: index % 2 ? ['run>row'] : [],
+      log: index % 2 ? -0.2 : 0.2,
+      spread: 0.06,
+    }));
+    expect(Math.abs(learnConversions(once).swaps.get('run>row')!.log)).toBeLessThan(0.15);
+  });
+  test('swaps of a version are told by slot', () =>
+    expect(swapsOf(workout('AMRAP 9:00\n5 pull-up\n5 push-up'), workout('AMRAP 9:00\n5 ring row\n5 push-up'))).toEqual(['pull-up>ring-row']));
+});
+
+describe('studies in small (the whole ones: npm run bench -- studies)', () => {
+  test('the stimulus is kept far better than by the naive method', () => {
+    const [texts, people] = [gridWorkouts(8), gridPeople(8)];
+    const cells = (of: typeof adaptedCells) => texts.flatMap((text, index) => people.flatMap((athlete, person) => of(text, athlete, index, person)));
+    const ours = gridFigures(cells(adaptedCells));
+    const naive = gridFigures(cells(naiveCells));
+    expect(ours.median).toBeLessThanOrEqual(0.06);
+    expect(ours.ninetieth).toBeLessThanOrEqual(0.15);
+    expect(naive.median).toBeGreaterThan(2 * ours.median);
+    expect(ours.hit / ours.windows).toBeGreaterThan(0.9);
+  });
+  test('as good as exhaustive search', () => {
+    for (let seed = 1; seed <= 14; seed++) {
+      const found = exhaustiveCase(seed, 1500);
+      if (found) expect([seed, found.found <= found.best + 1e-9]).toEqual([seed, true]);
+    }
+  });
+  test('a board of equivalents orders athletes, and better after calibration', () => {
+    const cell = fairnessCell(fairnessWorkouts[0]!, 2, 'weaker take easier');
+    expect(cell.equivalent).toBeGreaterThan(cell.perVersion + 0.1);
+    expect(cell.calibrated).toBeGreaterThan(0.75);
+    expect(cell.biasCalibrated).toBeLessThan(Math.max(0.05, cell.bias));
+  });
+  test('Kendall’s tau: 1 in order, −1 reversed, and (C − D) / pairs between', () => {
+    expect(kendallTau([1, 2, 3], [2, 4, 9])).toBe(1);
+    expect(kendallTau([1, 2, 3], [3, 2, 1])).toBe(-1);
+    expect(kendallTau([1, 2, 3, 4], [1, 2, 4, 3])).toBeCloseTo(4 / 6, 9);
+  });
+  test('comparability is known before anybody trains', () => {
+    const run = adapt(workout('for time, cap 40:00\n3000 m run'), withKit(['run route 400 m']), { runs: 1 });
+    const hold = adapt(workout('for time, cap 40:00\n5 rounds\n  60 s plank\n  60 s wall sit'), withKit(['wall']), { runs: 1 });
+    expect(run.comparability.elasticity).toBeGreaterThan(0.8);
+    expect(hold.comparability.uncertainty).toBeGreaterThan(3 * run.comparability.uncertainty);
+    expect(hold.warnings.map((each) => each.code)).toContain('tells_little');
+    expect(estimateCapacity(referenceAthlete('men')).fitness).toBe(1);
+  });
+});
