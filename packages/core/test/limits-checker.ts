@@ -24,6 +24,23 @@ export function brokenLimits(slot: VersionSlot, athlete: Athlete, place: Place):
   if (avoids('inverted') && /handstand|piked|dive-through/.test(id)) found.push(`${id} is inverted`);
   if (avoids('deep_knee') && fullSquats.test(id)) found.push(`${id} bends the knee deeply`);
   if (avoids('spinal_loading') && /^(?:back-squat|good-morning|deadlift|sandbag-squat|bent-over-row)$/.test(id)) found.push(`${id} loads the spine`);
+  if (avoids('kneeling') && /knee-push-up|kneel-to-stand|knee-plank/.test(id)) found.push(`${id} kneels`);
+  if (
+    avoids('wrists') &&
+    /^(?:push-up|hand-release-push-up|knee-push-up|raised-push-up|burpee|bear-crawl|high-plank|shoulder-tap|front-squat|thruster|strict-press|clean|power-clean)$/.test(
+      id,
+    )
+  )
+    found.push(`${id} bends the wrists`);
+  if (slot.original?.movement.startsWith('strict-') && /kipping/.test(id)) found.push(`${id} kips where strict was written`);
+  if (
+    athlete.level === 'new' &&
+    /muscle-up|handstand|^pistol$|^snatch$|overhead-squat$/.test(id) &&
+    !/box-handstand|stick/.test(id) &&
+    !athlete.bestSets[id] &&
+    !athlete.maxes[id]
+  )
+    found.push(`${id} is no movement for a new athlete`);
   if (place.noise === 'quiet' && (isJump || /under$/.test(id))) found.push(`${id} is loud`);
   const has = (kind: string): boolean => place.kit.some((item) => item.kind === kind);
   if (/^row$/.test(id) && !has('row')) found.push('no rowing machine');

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Button } from '../ui/button';
 import { MarkSign } from '../ui/mark';
 import { showScore } from '../ui/scores';
+import { Compensation } from './compensation';
 import type { Version } from './use-versions';
 import { SlotAlternatives } from './slot-alternatives';
 
@@ -31,6 +32,7 @@ const driftWords = [
   ['breathing', 'breathing'],
   ['grip', 'grip'],
   ['skill', 'skill'],
+  ['comparability', 'told by the score'],
 ] as const;
 
 export function VersionPanel({ text, version, adapted, original, rules, today, setLocks, canUndo, undo, close }: Props) {
@@ -142,7 +144,7 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
             <div key={key} className="flex justify-between border-b border-line">
               <dt>{label}</dt>
               <dd>
-                {key === 'time' || key === 'pattern'
+                {key === 'time' || key === 'pattern' || key === 'comparability'
                   ? `${drift[key] > 0 && key === 'time' ? '+' : ''}${Math.round(drift[key] * 100)} %`
                   : `${drift[key] > 0 ? '+' : ''}${drift[key].toFixed(2)}`}
               </dd>
@@ -150,6 +152,11 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
           ))}
         </dl>
       </section>
+      <Compensation adapted={adapted} />
+      <p className="mt-3 text-sm text-soft">
+        A usual day leaves {Math.round(adapted.comparability.uncertainty * 100)} % of fitness open in this version’s score. Nearest tier:{' '}
+        {adapted.nearestTier.name}.
+      </p>
       {adapted.warnings.length > 0 && (
         <ul className="mt-3 flex flex-col gap-1 text-sm" aria-label="Warnings">
           {adapted.warnings.map((each) => (

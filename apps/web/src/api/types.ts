@@ -47,6 +47,7 @@ export interface BoardEntry {
   readonly inWindow: boolean | null;
   readonly verdict: string;
   readonly elasticity: number | null;
+  readonly evidence: string | null;
 }
 export interface Board {
   readonly board: readonly BoardEntry[];

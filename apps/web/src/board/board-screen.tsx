@@ -187,6 +187,7 @@ function Row({
         {row.inWindow === true && <span className="rounded bg-amber-wash px-1.5 text-amber-ink">in the window</span>}
         {row.inWindow !== true && row.verdict}
         {row.elasticity !== null && row.elasticity < 0.4 && <span className="ml-1.5 text-xs text-soft">tells little</span>}
+        {row.evidence && <span className="block text-xs text-soft">{row.evidence}</span>}
       </td>
       <td className="whitespace-nowrap text-right">
         <Button look="bare" onClick={() => edit(!editing)} aria-label={`Correct the score of ${row.athlete}`}>

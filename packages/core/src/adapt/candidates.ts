@@ -150,7 +150,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               cost,
               structural,
             });
-            const slow = slowed({ movement, slot, unit, bout, stimulus, rules, demand }) ? atTempo(demand, slowTempo) : null;
+            const slow = question.mayTempo && slowed({ movement, slot, unit, bout, stimulus, rules, demand }) ? atTempo(demand, slowTempo) : null;
             if (slow && count.kind === 'fixed') {
               const figure = roundFigures(wantedSeconds / slow.cycleSeconds / sides, unit, { even: even(movement, slot), most: 1 })[0]!;
               const slowBout = boutOf(slow, figure * sides, capacity);

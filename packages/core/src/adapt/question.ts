@@ -25,4 +25,6 @@ export interface SlotQuestion {
   readonly ladder: readonly number[] | null;
   readonly vestKg: number;
   readonly strength: boolean;
+  /** an interval with a tempo in it would read as strength sets */
+  readonly mayTempo: boolean;
 }

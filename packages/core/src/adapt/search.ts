@@ -6,7 +6,7 @@ import { walkProgram, type PartResult } from '../simulate/walk-program';
 import { compile, type Program } from '../simulate/program';
 import { stimulusOf } from '../stimulus/stimulus';
 import type { PartIntent } from '../stimulus/intent';
-import { itemLists, slotsOfPart } from '../workout/walk';
+import { itemLists, slotsOfItems, slotsOfPart } from '../workout/walk';
 import type { Block, Count, Item, Part, Slot } from '../workout/workout';
 import { applyChoices, noLever, type Choice, type PartLever } from './choice';
 import { choiceWorks, leastOf } from './bound';
@@ -97,6 +97,7 @@ export function questionsOf(part: Part, intent: PartIntent, context: AdaptContex
     ladder: ladderOf(part, slot),
     vestKg: part.vest && !tooNew && context.place.kit.some((item) => item.kind === 'vest') ? part.vest[context.athlete.category] : 0,
     strength: part.kind === 'strength' || part.kind === 'maxLoad',
+    mayTempo: part.kind !== 'every',
   }));
 }
 
@@ -192,7 +193,20 @@ export function spaceOf(part: Part, intent: PartIntent, context: AdaptContext, l
 }
 
 /** The part of the price that needs no simulation: structure, moved rounds, plates, links, repeats. */
-function staticCost({ questions, intent }: Space, choices: readonly Choice[], lever: PartLever): number {
+/** Held or timed seconds that do not fit in their interval are no version at all. */
+function overfullCost(part: Part, choices: readonly Choice[]): number {
+  if (part.kind !== 'every') return 0;
+  let at = 0;
+  return part.stations.some((station) => {
+    const own = choices.slice(at, (at += slotsOfItems(station).length));
+    const seconds = own.reduce((sum, { count, unit, perSide }) => sum + (unit === 's' && count.kind === 'fixed' ? count.men * (perSide ? 2 : 1) : 0), 0);
+    return seconds > part.intervalSeconds;
+  })
+    ? 2
+    : 0;
+}
+
+function staticCost({ part, questions, intent }: Space, choices: readonly Choice[], lever: PartLever): number {
   const structural = choices.reduce((sum, each) => sum + each.structural, 0) * structureShare(choices.length);
   const moved = (lever.rounds === null ? 0 : 0.05) + (lever.ladder === null ? 0 : 0.05);
   return (
@@ -203,6 +217,7 @@ function staticCost({ questions, intent }: Space, choices: readonly Choice[], le
     linkCost(questions, choices) +
     stringCost(questions, choices) +
     oneLoadCost(intent, choices) +
+    overfullCost(part, choices) +
     repeatCost(questions, choices)
   );
 }

@@ -47,7 +47,7 @@ export function costOf(input: CostInput): { structural: number; cost: number } {
     (input.conversion?.preferred ? -preferredWorth + 0.15 * (input.conversion.rank ?? 0) : 0) +
     // steps on the spot are what is left when there is neither road nor machine nor rope
     (movement.family === 'run' && movement.limit.by === 'ease' && original.limit.by === 'engine' ? 0.15 : 0) +
-    0.06 * Math.max(0, movement.skill - original.skill) +
+    0.12 * Math.max(0, movement.skill - original.skill) +
     // a hold is a poor stand-in for moving
     (movement.unit === 's' && original.unit !== 's' && movement.limit.by !== 'engine' && movement.family !== 'run' ? 0.2 : 0) +
     broken +
