@@ -45,7 +45,7 @@ export interface SlotLock {
 export const breadth = 7;
 /** what the second lever costs when an athlete is too fit: more load first, or more reps first, by house rule */
 const tooFitPenalty = 0.06;
-const usualEffort: Effort = { bounds: 4000, simulations: 40 };
+const usualEffort: Effort = { bounds: 8000, simulations: 120 };
 /** inside the window the middle is no longer worth a change: so much of the time drift is given back, up to there */
 const easing = { rate: 0.6, upTo: 0.12 } as const;
 const structuralWeight = 0.8;
@@ -416,7 +416,7 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
   }
   // a window missed so far is worth ten times the search
   const missed = insideWindow(intent, best.part.kind, best.result.score) === false;
-  const reach: Effort = missed ? { bounds: effort.bounds * 10, simulations: effort.simulations * 15 } : effort;
+  const reach: Effort = missed ? { bounds: effort.bounds * 5, simulations: effort.simulations * 5 } : effort;
   const { point, proved } = prove(space, { choices, lever, evaluated: best }, [noLever, ...leversOf(part, noLever)], reach, evaluate, leastObjective);
   const { drift, result, objective, part: filled } = point.evaluated;
   return { part: filled, choices: point.choices, lever: point.lever, drift, result, objective, options, evaluations, proved };
