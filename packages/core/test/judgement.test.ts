@@ -217,6 +217,7 @@ describe('house rules act', () => {
       ['noDoubleUnders', 'sameTime', 'AMRAP 12:00\n40 double-under\n10 push-up', withKit(['rope'], { best_sets: { double_under: 2 } })],
       ['pullUpsToRows', 'sameTotal', 'AMRAP 12:00\n10 strict pull-up\n10 push-up', withKit(['dumbbell 22.5 kg'])],
       ['runToMachine', 'fixedMetres', 'for time, cap 20:00\n4 rounds\n  400 m run\n  10 push-up', withKit(['rowing machine'])],
+      ['newerAthlete', 'lighter', 'AMRAP 20:00\n10 push-up\n15 air squat', withKit([], { level: 'newer' })],
       ['newerAthlete', 'cutReps', 'AMRAP 20:00\n10 push-up\n15 air squat', withKit([], { level: 'newer' })],
       [
         'strictMissing',

@@ -6,7 +6,8 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
-import { useBoard, useDelete } from '../api/queries';
+import { useBoard, useDelete, useWorkout } from '../api/queries';
+import { byVersion } from './by-version';
 import type { Board, BoardEntry } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
@@ -34,6 +35,7 @@ function useSaveScore(workoutId: number) {
 function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
   const [editing, setEditing] = useState<number | null>(null);
   const remove = useDelete(`/workouts/${workoutId}/scores`, 'Score', ['workouts', workoutId, 'board']);
+  const { data: workout } = useWorkout(workoutId);
   const kind = data.scoreKind as ScoreKind;
   const best = Math.max(110, ...data.board.map((each) => each.index ?? 0));
   const inside = data.board.filter((each) => each.inWindow === true).length;
@@ -44,6 +46,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
       : data.school === 'window'
         ? [...data.board].sort((a, b) => Number(b.inWindow) - Number(a.inWindow) || a.rank - b.rank)
         : data.board;
+  const groups = data.school === 'perVersion' && workout ? byVersion(workout.text, rows) : [{ name: null, rows }];
   return (
     <Page
       wide
@@ -76,21 +79,30 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
                   </th>
                 </tr>
               </thead>
-              <tbody>
-                {rows.map((row) => (
-                  <Row
-                    key={row.scoreId}
-                    row={row}
-                    kind={kind}
-                    best={best}
-                    school={data.school}
-                    editing={editing === row.scoreId}
-                    edit={(on) => setEditing(on ? row.scoreId : null)}
-                    remove={() => remove.mutate(row.scoreId)}
-                    workoutId={workoutId}
-                  />
-                ))}
-              </tbody>
+              {groups.map((group) => (
+                <tbody key={group.name ?? 'all'}>
+                  {group.name !== null && (
+                    <tr>
+                      <th colSpan={7} scope="rowgroup" className="pb-1 pt-4 text-left font-serif font-semibold">
+                        {group.name}
+                      </th>
+                    </tr>
+                  )}
+                  {group.rows.map((row, index) => (
+                    <Row
+                      key={row.scoreId}
+                      row={group.name === null ? row : { ...row, rank: index + 1 }}
+                      kind={kind}
+                      best={best}
+                      school={data.school}
+                      editing={editing === row.scoreId}
+                      edit={(on) => setEditing(on ? row.scoreId : null)}
+                      remove={() => remove.mutate(row.scoreId)}
+                      workoutId={workoutId}
+                    />
+                  ))}
+                </tbody>
+              ))}
             </table>
           )}
           <p className="mt-3 text-xs text-soft">
@@ -120,7 +132,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
 
 const schoolWords: Readonly<Record<Board['school'], string>> = {
   adjusted: 'House rule: adjusted to the workout as written',
-  perVersion: 'House rule: one board a version; raw scores stand beside the adjusted ones',
+  perVersion: 'House rule: one board a version',
   window: 'House rule: inside the window or not',
   turnedUp: 'House rule: turned up or not, no scores compared',
 };
@@ -146,7 +158,7 @@ function Row({
 }) {
   return (
     <tr className="border-b border-line">
-      <td className="py-1.5 pr-2 text-soft">{school === 'adjusted' ? row.rank : ''}</td>
+      <td className="py-1.5 pr-2 text-soft">{school === 'adjusted' || school === 'perVersion' ? row.rank : ''}</td>
       <td className="py-1.5 pr-3 font-medium">{row.athlete}</td>
       <td className="py-1.5 pr-3">
         {editing ? (

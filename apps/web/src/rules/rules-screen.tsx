@@ -33,19 +33,19 @@ export function RulesScreen() {
         toast('Rule changed; versions follow it.', { action: { label: 'Undo', onClick: () => save.mutate({ [key]: before } as Partial<HouseRules>) } }),
     });
   };
-  const active = (Object.keys(ruleSpecs) as RuleKey[]).filter((key) => ruleSpecs[key].active);
+  const keys = Object.keys(ruleSpecs) as RuleKey[];
   return (
     <Page
       title="House rules"
       aside={
-        <Button onClick={() => save.mutate(Object.fromEntries(active.map((key) => [key, ruleSpecs[key].options[0].value])) as Partial<HouseRules>)}>
+        <Button onClick={() => save.mutate(Object.fromEntries(keys.map((key) => [key, ruleSpecs[key].options[0].value])) as Partial<HouseRules>)}>
           All to their defaults
         </Button>
       }
     >
       <p className="mb-3 max-w-3xl text-soft">Where good coaches differ, you choose once. Every version follows, and its explanation names the rule it used.</p>
       <div className="grid gap-x-8 lg:grid-cols-2">
-        {active.map((key) => {
+        {keys.map((key) => {
           const spec = ruleSpecs[key];
           return (
             <div key={key} className="grid grid-cols-[1fr_minmax(0,270px)] items-start gap-3 border-b border-line py-2">

@@ -10,8 +10,6 @@ interface RuleSpec {
   readonly question: string;
   readonly why: string;
   readonly options: readonly RuleOption[];
-  /** true: this slice of Gambito acts on it; false: kept and shown, not yet acted on */
-  readonly active: boolean;
 }
 const option = (value: string, label: string): RuleOption => ({ value, label });
 
@@ -19,7 +17,6 @@ export const ruleSpecs = {
   easierPushUp: {
     question: 'Easier push-up',
     why: 'Raised hands keep the plank, and the height can be set to the set size.',
-    active: true,
     options: [
       option('raised', 'hands raised, lowest surface that stays unbroken'),
       option('knees', 'from the knees'),
@@ -30,25 +27,21 @@ export const ruleSpecs = {
   noDoubleUnders: {
     question: 'No double-unders',
     why: 'Two singles for one double is the count most athletes know.',
-    active: true,
     options: [option('twiceSingles', 'twice the singles'), option('sameTime', 'same time of singles'), option('hops', 'same count of two-tap hops or jacks')],
   },
   otherImplement: {
     question: 'Other implement',
     why: 'A lighter pair with more reps keeps the work; the same reps would end too soon.',
-    active: true,
     options: [option('tradeReps', 'trade reps against load'), option('sameReps', 'same reps, load chosen to feel the same')],
   },
   strictMissing: {
     question: 'Strict movement missing',
     why: 'The word strict was written for a reason.',
-    active: true,
     options: [option('staysStrict', 'an easier strict movement'), option('kipping', 'kipping allowed')],
   },
   restBetween: {
     question: 'Rest between pieces',
     why: 'A fixed window keeps everybody on one clock.',
-    active: true,
     options: [
       option('fixedWindow', 'fixed window, rest what is left'),
       option('shorterCap', 'shorter cap inside the window'),
@@ -58,31 +51,26 @@ export const ruleSpecs = {
   breaks: {
     question: 'Breaks',
     why: 'A break before failure costs seconds, a failed rep costs a minute.',
-    active: true,
     options: [option('planned', 'planned before failure'), option('unbroken', 'unbroken while fresh'), option('singles', 'quick singles for heavy lifts')],
   },
   newerAthlete: {
     question: 'Newer athlete',
     why: 'Less time keeps the movement and the pace honest, and soreness small.',
-    active: true,
     options: [option('shortenTime', 'shorten the time first'), option('cutReps', 'cut the reps first'), option('lighter', 'lighter first')],
   },
   homeVersion: {
     question: 'Home version',
     why: 'Slot by slot, the athlete still does the workout the others do.',
-    active: true,
     options: [option('slotBySlot', 'swap slot by slot'), option('another', 'another workout with the same stimulus')],
   },
   clock: {
     question: 'Clock',
     why: 'One clock lets a class start and stop together.',
-    active: true,
     options: [option('one', 'one clock for all'), option('own', 'own caps')],
   },
   board: {
     question: 'Board',
     why: 'Scores carried over to the workout as written can be compared.',
-    active: true,
     options: [
       option('adjusted', 'adjusted to the workout as written'),
       option('perVersion', 'one board a version'),
@@ -93,68 +81,57 @@ export const ruleSpecs = {
   unfinished: {
     question: 'Unfinished at the cap',
     why: 'One second a rep keeps the order without pretending to know more.',
-    active: true,
     options: [option('capPlusReps', 'cap + one second a rep left'), option('reps', 'reps done'), option('equivalentTime', 'equivalent time')],
   },
   halfSkill: {
     question: 'A skill half owned',
     why: 'Failed attempts eat the clock; practise skills in their own time.',
-    active: true,
     options: [option('swapUnlessNear', 'swap unless nearly unbroken'), option('smallSets', 'practise in small sets'), option('attempts', 'attempts count')],
   },
   loadGone: {
     question: 'Load gone altogether',
     why: 'A strong athlete needs about twice the reps; a newer one has enough with the same.',
-    active: true,
     options: [option('moreForStrong', 'more reps for the strong, same for the newer'), option('sameReps', 'same reps'), option('tempo', 'tempo, pause, jump')],
   },
   pullUpsToRows: {
     question: 'Pull-ups to rows',
     why: 'A row is easier than a pull-up, so each side gets the whole count.',
-    active: true,
     options: [option('eachSide', 'same count each side'), option('sameTotal', 'same total')],
   },
   runToMachine: {
     question: 'Run to machine',
     why: 'The breath does not know metres, it knows minutes.',
-    active: true,
     options: [option('matchTime', 'match the time'), option('fixedMetres', 'fixed metres'), option('shorter', 'shorter, harder elsewhere')],
   },
   tooFit: {
     question: 'Too fit for it',
     why: 'More load keeps the scheme readable on the board.',
-    active: true,
     options: [option('load', 'more load'), option('reps', 'more reps or skill')],
   },
   loadChoice: {
     question: 'Choice of load',
     why: 'Unbroken while fresh is what most timed workouts are written for.',
-    active: true,
     options: [option('unbroken', 'unbroken while fresh'), option('heaviest', 'heaviest owned'), option('light', 'light and fast')],
   },
   squatDepth: {
     question: 'Squat depth limited',
     why: 'A shorter squat is still a squat.',
-    active: true,
     options: [option('shorten', 'shorten'), option('chair', 'sit to a chair')],
   },
   sides: {
     question: 'Sides',
     why: 'Alternating spares the grip and keeps the breath even.',
-    active: true,
     options: [option('alternate', 'alternate'), option('blocks', 'blocks allowed')],
   },
-  styleNotSaid: { question: 'Style not said', why: 'What is not written is free.', active: true, options: [option('any', 'any'), option('strict', 'strict')] },
+  styleNotSaid: { question: 'Style not said', why: 'What is not written is free.', options: [option('any', 'any'), option('strict', 'strict')] },
   compositeCount: {
     question: 'Count of a composite',
     why: 'The bracket is what the athlete counts aloud.',
-    active: true,
     options: [option('cycle', 'the whole cycle is one'), option('eachSide', 'each side is one')],
   },
   setsOneScore: {
     question: 'Several sets, one score',
     why: 'Each set tells how the pace held.',
-    active: true,
     options: [
       option('each', 'each set'),
       option('slowest', 'slowest'),
@@ -166,7 +143,6 @@ export const ruleSpecs = {
   warmUp: {
     question: 'Warm-up',
     why: 'Short rounds wake every joint in five minutes.',
-    active: true,
     options: [
       option('rounds', 'short rounds'),
       option('miniature', 'the workout in miniature, then 5:00 off'),

@@ -117,6 +117,9 @@ const patternsSaid: readonly (readonly [RegExp, readonly Pattern[]])[] = [
   [/^jump(?:ing)?$/, ['jump', 'rope']],
 ];
 
+/** a newer athlete, where the house rule says lighter first: two thirds of the effort a set (round figure) */
+const lighterForNewer = -0.4;
+
 /** heaviest owned: about half the reps at hand; light and fast: two thirds more (round figures) */
 const feelShifts: Readonly<Record<string, number>> = { heaviest: 0.6, light: -0.5 };
 
@@ -165,7 +168,7 @@ export function deriveIntent(workout: Workout, category: Category, level: Level,
       window: part.window,
       target: targetOf(part, result.score),
       ...statedFeel(part, base),
-      feelShift: feelShifts[rules.loadChoice] ?? 0,
+      feelShift: (feelShifts[rules.loadChoice] ?? 0) + (rules.newerAthlete === 'lighter' && keepTime[level] < 1 ? lighterForNewer : 0),
       workShare: part.kind === 'every' ? result.workSeconds / Math.max(1, fixed) : null,
     };
   });
