@@ -47,7 +47,11 @@ export { nearestTier, tierAthlete, usualTiers, type NearTier } from './adapt/tie
 export { roundFigures, scaleLadder } from './adapt/coach-numbers';
 export { driftWeights, insideWindow, timeDrift, type Drift } from './adapt/drift';
 export { hardLimits } from './adapt/hard-limits';
-export { breadth as searchBreadth, evaluatePoint, leversOf, searchPart, spaceOf, type Effort, type PartPlan } from './adapt/search';
+export { searchPart, type PartPlan } from './adapt/search';
+export { breadth as searchBreadth, spaceOf } from './adapt/space';
+export { evaluatePoint } from './adapt/price';
+export { leversOf } from './adapt/moves';
+export type { Effort } from './adapt/proof';
 export { noLever, type Choice, type PartLever } from './adapt/choice';
 export { nearMovements } from './adapt/near';
 export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';

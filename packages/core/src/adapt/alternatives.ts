@@ -11,7 +11,8 @@ import { askedOf, contextFor, planPart, type AdaptOptions } from './adapt';
 import { choicesFor } from './candidates';
 import { hardLimits } from './hard-limits';
 import { countText, givesUpOf, markOf, reasonOf, type Mark } from './explain';
-import { evaluateChoice, questionsOf } from './search';
+import { evaluateChoice } from './search';
+import { questionsOf } from './space';
 
 export interface Alternative {
   readonly movement: string;

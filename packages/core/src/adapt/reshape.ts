@@ -16,7 +16,7 @@ import { roundTime, scaleLadder } from './coach-numbers';
 import { hardLimits } from './hard-limits';
 import { similarity } from './near';
 import type { AdaptContext } from './question';
-import { questionsOf } from './search';
+import { questionsOf } from './space';
 
 /** What a coach forgot is filled in for the version, so that its text reads without a warning. */
 export function healed(part: Part): Part {

@@ -7,7 +7,8 @@ import type { Count, CountUnit, Item, Part, PartKind, Slot } from '../workout/wo
 import type { Choice } from './choice';
 import { countText, fallbackOf, givesUpOf, markOf, reasonOf, type Fallback, type Mark } from './explain';
 import type { AdaptContext } from './question';
-import { questionsOf, type PartPlan } from './search';
+import type { PartPlan } from './search';
+import { questionsOf } from './space';
 
 export interface VersionSlot {
   readonly original: { readonly movement: string; readonly reps: readonly number[] | null; readonly loadKg: number | null } | null;
