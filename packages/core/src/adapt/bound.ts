@@ -7,7 +7,7 @@ import type { PartIntent } from '../stimulus/intent';
 import { openCount, slotCounts, Work } from '../stimulus/stimulus';
 import { itemLists, slotsOfPart } from '../workout/walk';
 import type { Block, Part } from '../workout/workout';
-import { applyChoices, noLever, slotFor, type Choice, type PartLever } from './choice';
+import { applyChoices, fitRungs, noLever, slotFor, type Choice, type PartLever } from './choice';
 import { freeTime, leastDrift, timeWeight } from './drift';
 import type { AdaptContext } from './question';
 
@@ -35,7 +35,7 @@ export function choiceWorks(part: Part, base: readonly Choice[], context: AdaptC
       case 'fixed':
         return choice.count[category] * times;
       case 'ladder':
-        return mean(choice.count.rungs) * times;
+        return mean(lever.ladder ? fitRungs(choice.count.rungs, lever.ladder.length) : choice.count.rungs) * times;
       case 'rung':
         return mean(lever.ladder ?? block?.ladder ?? [10]) * times;
       case 'growing':

@@ -62,9 +62,17 @@ export function slotFor(slot: Slot, choice: Choice, unit: MassUnit): Slot {
   };
 }
 
+/** A slot's own rungs under a ladder that gained or lost some: the last one is repeated (21-15-9 → 21-15-9-9), or left out. */
+export function fitRungs(rungs: readonly number[], length: number): readonly number[] {
+  return rungs.length >= length ? rungs.slice(0, length) : [...rungs, ...Array.from({ length: length - rungs.length }, () => rungs[rungs.length - 1]!)];
+}
+
 /** The part with its slots filled and its lever pulled. */
 export function applyChoices(part: Part, choices: readonly Choice[], lever: PartLever, unit: MassUnit): Part {
-  const filled = mapSlots(part, (slot, index) => (choices[index] ? slotFor(slot, choices[index], unit) : slot));
+  const filled = mapSlots(part, (slot, index) => {
+    const own = choices[index] ? slotFor(slot, choices[index], unit) : slot;
+    return lever.ladder && own.count.kind === 'ladder' ? { ...own, count: { ...own.count, rungs: fitRungs(own.count.rungs, lever.ladder.length) } } : own;
+  });
   if (lever.rounds === null && lever.ladder === null) return filled;
   let outermost = true;
   return mapBlocks(filled, (block) => {

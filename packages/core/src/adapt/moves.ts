@@ -11,15 +11,28 @@ import type { SlotLock } from './space';
 export const withOneLoad = (choices: readonly Choice[], load: NonNullable<Choice['load']>): Choice[] =>
   choices.map((each) => (each.load && each.load.implement === load.implement && each.load.count === load.count ? { ...each, load, asWritten: false } : each));
 
+const longestLadder = 5;
 /** Rounds one up or down, or the ladder at a familiar scale. */
 export function leversOf(part: Part, lever: PartLever): PartLever[] {
   if (part.kind !== 'forTime' && part.kind !== 'windows') return [];
   const block = itemLists(part)[0]?.find((item): item is Block => item.kind === 'block');
   if (!block || (part.kind === 'windows' && part.windows.length > 1)) return [];
-  if (block.ladder)
-    return [0.6, 0.75, 0.86, 1.15, 1.3]
-      .map((factor) => ({ rounds: null, ladder: scaleLadder(block.ladder!, factor, false) }))
-      .filter((each) => JSON.stringify(each.ladder) !== JSON.stringify(lever.ladder ?? block.ladder));
+  if (block.ladder) {
+    const { ladder } = block;
+    const last = ladder[ladder.length - 1]!;
+    const scaled = [0.6, 0.75, 0.86, 1.15, 1.3].map((factor) => scaleLadder(ladder, factor, false));
+    // another rung or two, as the trade writes them (C13, common practice: 21-15-9 → 21-15-9-9-9), or one fewer
+    const longer =
+      ladder.length <= longestLadder
+        ? [
+            [...ladder, last],
+            [...ladder, last, last],
+          ]
+        : [];
+    const shorter = ladder.length > 3 ? [ladder.slice(0, -1)] : [];
+    const now = JSON.stringify(lever.ladder ?? ladder);
+    return [...scaled, ...longer, ...shorter].map((rungs) => ({ rounds: null, ladder: rungs })).filter((each) => JSON.stringify(each.ladder) !== now);
+  }
   const own = block.items.some((item) => item.kind === 'slot' && item.count.kind === 'ladder');
   const now = lever.rounds ?? block.rounds.high;
   return own || block.rounds.high === 1
