@@ -161,6 +161,14 @@ describe('conversions of the trade (common practice)', () => {
 describe('what the coach states', () => {
   test('pulling must stay pulling, though a push would fit the time', () =>
     expect(slotOf('AMRAP 12:00\n10 pull-up\n10 air squat\nintent: pulling must stay pulling', withKit(['dumbbell 15 kg'])).movement).toMatch(/row|pull/));
+  test('the coach’s own alternative stands, though another would fit the window better', () => {
+    const athlete = withKit(['barbell 15 kg, plates 2x10 2x5 4x2.5 kg', 'dumbbell handle 2 kg x 2, plates 8x1.25 4x2.5 kg'], {
+      category: 'women',
+      body_mass: '64 kg',
+    });
+    const [part] = versionOf(sampleText('night-watch'), athlete).version.parts;
+    expect(part!.slots.find((slot) => slot.original?.movement === 'ring-row')).toMatchObject({ movement: 'plank-row', reps: [12], rule: 'coach' });
+  });
   test('one load for everything', () => {
     const loads = versionOf(
       'AMRAP 12:00\n10 front squat @ 60/40 kg\n10 push press @ 40/30 kg\nnote: one load for all',

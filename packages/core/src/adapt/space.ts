@@ -86,9 +86,17 @@ export function spaceOf(part: Part, intent: PartIntent, context: AdaptContext, l
   return { part, intent, context, questions, leaders, options };
 }
 
+/** Where the written movement is out, the coach's first alternative that can be done is the only one searched: no drift outranks it. */
+function coachFirst(choices: readonly Choice[], slot: Slot): Choice[] {
+  const first = Math.min(...choices.map((each) => each.coachRank ?? Infinity));
+  const open = choices.some((each) => each.movement === slot.movement);
+  return open || !Number.isFinite(first) ? [...choices] : choices.filter((each) => each.coachRank === first);
+}
+
 /** Options under a lock: what the coach fixed stays, the rest is free. */
 function lockedOptions(question: SlotQuestion, context: AdaptContext, lock: SlotLock | undefined): Choice[] {
-  const options = choicesFor(question, context, lock?.movement ?? null);
+  const listed = choicesFor(question, context, lock?.movement ?? null);
+  const options = lock?.movement ? listed : coachFirst(listed, question.slot);
   if (!lock) return options;
   const fixed = options.map((choice) => ({
     ...choice,
