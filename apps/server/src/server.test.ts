@@ -152,6 +152,22 @@ describe('the whole path', () => {
     const again = (await call('POST', `/workouts/${workout.id}/sends`, { athleteIds: [athlete.id] })).json.sends[0];
     expect(again.token).not.toBe(token);
   });
+  test('sending to many is a job with its progress; the version goes into a calendar', async () => {
+    const workout = (await call('POST', '/workouts', { text, day: '2026-12-03' })).json;
+    const started = await call('POST', `/workouts/${workout.id}/send-jobs`, { athleteIds: [athlete.id, 999_999] });
+    expect(started.status).toBe(202);
+    let job = started.json;
+    for (let look = 0; look < 100 && !job.finished; look++) {
+      await new Promise((resolve) => setTimeout(resolve, 100));
+      job = (await call('GET', `/jobs/${job.id}`)).json;
+    }
+    expect(job).toMatchObject({ total: 2, done: 2, finished: true, failed: [{ athleteId: 999_999 }] });
+    const [sent] = (await call('GET', `/workouts/${workout.id}/sends`)).json.sends;
+    const calendar = await app.inject({ method: 'GET', url: `/api/a/${sent.token}/calendar.ics` });
+    expect(calendar.headers['content-type']).toMatch(/^text\/calendar/);
+    expect(calendar.body).toMatch(/BEGIN:VEVENT[\s\S]*SUMMARY:Breakwater/);
+    expect((await call('GET', '/jobs/999999')).status).toBe(404);
+  });
   test('an unreadable workout is not sent, and says which line', async () => {
     const bad = (await call('POST', '/workouts', { text: 'AMRAP 5:00\n10 thursters' })).json;
     expect((await call('POST', `/workouts/${bad.id}/sends`, { athleteIds: [athlete.id] })).json).toMatchObject({

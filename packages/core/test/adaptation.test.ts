@@ -5,7 +5,6 @@ import {
   barePlace,
   defaultRules,
   parseWorkout,
-  readAthlete,
   referenceAthlete,
   scaleLadder,
   roundFigures,
@@ -13,22 +12,11 @@ import {
   ruleSpecs,
   tierAthlete,
   type Athlete,
-  type HouseRules,
-  type Place,
 } from '../src/index';
 import { brokenLimits } from './limits-checker';
+import { slotOf, versionOf, withKit, workout } from './asking';
 import { randomAthlete, randomWorkout } from './people';
 import { sampleNames, sampleText } from './samples';
-
-const workout = (text: string) => parseWorkout(text).workout;
-const withKit = (kit: string[], change: Record<string, unknown> = {}): Athlete =>
-  readAthlete(
-    { name: 'Keeper', category: 'men', level: 'trained', body_mass: '80 kg', stature: '178 cm', place: { floor: '6 x 4 m', ceiling: '3 m', kit }, ...change },
-    '2026-11-25',
-  ).athlete;
-const versionOf = (text: string, athlete: Athlete, rules: Partial<HouseRules> = {}, place: Place = athlete.places[0]!) =>
-  adapt(workout(text), athlete, { place, rules: { ...defaultRules, ...rules }, runs: 4 });
-const slotOf = (text: string, athlete: Athlete, rules: Partial<HouseRules> = {}, slot = 0) => versionOf(text, athlete, rules).version.parts[0]!.slots[slot]!;
 
 describe('hard limits are never broken', () => {
   const seeds = Array.from({ length: 90 }, (_, index) => index + 1);

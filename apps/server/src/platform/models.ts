@@ -57,6 +57,7 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare done: number;
   declare failed: unknown;
   declare finishedAt: Date | null;
+  declare updatedAt: CreationOptional<Date>;
 }
 export class ScoreRow extends Model<InferAttributes<ScoreRow>, InferCreationAttributes<ScoreRow>> {
   declare id: CreationOptional<number>;
@@ -133,5 +134,8 @@ export function defineModels(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'scores' },
   );
-  JobRow.init({ id: id(), coachId: number(), total: number(), done: number(), failed: json(), finishedAt: maybe() }, { sequelize, tableName: 'jobs' });
+  JobRow.init(
+    { id: id(), coachId: number(), total: number(), done: number(), failed: json(), finishedAt: maybe(), updatedAt: moment() },
+    { sequelize, tableName: 'jobs' },
+  );
 }

@@ -7,8 +7,6 @@ const mostRead = 80;
 /** log standard deviation of a score that is not fitness: day and pacing, and the carrying over */
 const noise = 0.05;
 
-const known = new Map<number, FitnessResult | null>();
-
 function read(row: ScoreRow, athlete: Athlete): FitnessResult | null {
   const score = readScore(row.score);
   if (!score) return null;
@@ -19,12 +17,22 @@ function read(row: ScoreRow, athlete: Athlete): FitnessResult | null {
   return { athlete: String(row.athleteId), swaps: swapsOf(original, version), log: Math.log(found.apparent), spread: noise / found.elasticity };
 }
 
-export function learnedFrom(rows: readonly ScoreRow[], athleteOf: (id: number) => Athlete | null): LearnedConversions {
-  let left = mostRead;
-  for (const row of rows) {
-    const athlete = known.has(row.id) ? null : athleteOf(row.athleteId);
-    if (!athlete || left-- <= 0) continue;
-    known.set(row.id, read(row, athlete));
-  }
-  return learnConversions(rows.flatMap((row) => known.get(row.id) ?? []));
+export interface ResultReader {
+  learnedFrom(rows: readonly ScoreRow[], athleteOf: (id: number) => Athlete | null): LearnedConversions;
+}
+
+/** One for each application: row numbers mean something in one database only. */
+export function resultReader(): ResultReader {
+  const known = new Map<number, FitnessResult | null>();
+  return {
+    learnedFrom(rows, athleteOf) {
+      let left = mostRead;
+      for (const row of rows) {
+        const athlete = known.has(row.id) ? null : athleteOf(row.athleteId);
+        if (!athlete || left-- <= 0) continue;
+        known.set(row.id, read(row, athlete));
+      }
+      return learnConversions(rows.flatMap((row) => known.get(row.id) ?? []));
+    },
+  };
 }

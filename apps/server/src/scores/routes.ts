@@ -12,7 +12,7 @@ import { typed } from '../platform/typed';
 import { rulesOf } from '../rules/routes';
 import { makeBrief } from '../sends/brief';
 import { findWorkout, locksOf } from '../workouts/store';
-import { learnedFrom } from './learned';
+import { resultReader } from './learned';
 import { saveScore, scoresOf, scoresOfCoach, setDeleted } from './store';
 
 const idParams = z.object({ id: z.coerce.number().int().positive() });
@@ -26,6 +26,7 @@ const boardSchema = z.object({
 
 export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
+  const reader = resultReader();
   app.get(
     '/workouts/:id/board',
     { schema: { summary: 'Every score carried over to the workout as written', params: idParams, response: { 200: boardSchema } } },
@@ -55,7 +56,7 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
       });
       const byName = new Map(results.map((each) => [each.athlete.name, each]));
       const history = await scoresOfCoach(coach.id);
-      const learned = learnedFrom(history, (id) => {
+      const learned = reader.learnedFrom(history, (id) => {
         const stored = athletes.find((each) => each.id === id);
         return stored ? athleteOf(stored, today) : null;
       });

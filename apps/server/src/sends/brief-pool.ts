@@ -53,6 +53,7 @@ export function briefPool(): BriefPool {
       // a worker that died takes its questions with it: each is told, and the next question starts new workers
       for (const each of waiting.values()) each.reject(error);
       waiting.clear();
+      for (const each of workers) void each.terminate();
       workers = [];
     });
     return worker;

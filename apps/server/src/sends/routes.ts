@@ -23,13 +23,20 @@ const jobSchema = z.object({
   finished: z.boolean(),
   failed: z.array(z.object({ athleteId: z.number(), message: z.string() })),
 });
-const showJob = (row: JobRow): z.infer<typeof jobSchema> => ({
-  id: row.id,
-  total: row.total,
-  done: row.done,
-  finished: row.finishedAt !== null,
-  failed: (row.failed as JobFailure[] | null) ?? [],
-});
+/** a job that has not moved for so long was on a server that went down */
+const stalledAfterMilliseconds = 60_000;
+
+function showJob(row: JobRow, now: Date): z.infer<typeof jobSchema> {
+  const stalled = row.finishedAt === null && now.getTime() - row.updatedAt.getTime() > stalledAfterMilliseconds;
+  const failed = (row.failed as JobFailure[] | null) ?? [];
+  return {
+    id: row.id,
+    total: row.total,
+    done: row.done,
+    finished: row.finishedAt !== null || stalled,
+    failed: stalled ? [...failed, { athleteId: 0, message: 'the server stopped meanwhile; send the rest again' }] : failed,
+  };
+}
 
 export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
@@ -63,11 +70,11 @@ export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
         request.log.error({ err: { message: error instanceof Error ? error.name : 'unknown' } }, 'send job failed'),
       );
       void reply.code(202);
-      return showJob(job);
+      return showJob(job, now());
     },
   );
   app.get('/jobs/:id', { schema: { summary: 'How far a job is', params: idParams, response: { 200: jobSchema } } }, async (request) =>
-    showJob(await findJob((await requireCoach(request, now())).id, request.params.id)),
+    showJob(await findJob((await requireCoach(request, now())).id, request.params.id), now()),
   );
   app.get('/workouts/:id/sends', { schema: { summary: 'What was sent of a workout', params: idParams, response: { 200: answer } } }, async (request) => {
     const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);

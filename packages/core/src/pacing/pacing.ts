@@ -94,11 +94,16 @@ function boutsOf(workout: Pick<Workout, 'parts'>, program: Program, run: Run): B
   );
 }
 
+/** The round of a slot's middle bout: from there on its later split counts. */
+function halfway(bouts: readonly Bouts[]): (part: number, slot: number) => number {
+  const middle = new Map(bouts.map((each) => [slotKey(each.part, each.slot), each.blocks[Math.floor(each.blocks.length / 2)]!.round]));
+  return (part, slot) => Math.max(1, middle.get(slotKey(part, slot)) ?? 1);
+}
+
 /** The best of the trade's splits for every slot that is counted in reps and not linked to the next. */
 function chooseSplits(program: Program, base: Run, bouts: readonly Bouts[]): Plans {
   const lengths = base.parts.map((part) => Math.max(30, part.endSeconds - part.startSeconds));
-  const middle = new Map(bouts.map((each) => [slotKey(each.part, each.slot), each.blocks[Math.floor(each.blocks.length / 2)]!.round]));
-  const half = (part: number, slot: number): number => Math.max(1, middle.get(slotKey(part, slot)) ?? 1);
+  const half = halfway(bouts);
   const cost = (plans: Plans): number =>
     days.reduce((sum, form) => sum + costOf(walkProgram(program, { form, lengths, splits: splitsOf(plans, half) }), base), 0);
   const free = bouts.filter(
@@ -176,11 +181,7 @@ export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, 
   const habitual = boutsOf(workout, program, habit);
   const plans = bySchool(chooseSplits(program, habit, habitual), habitual, school);
   const lengths = habit.parts.map((part) => Math.max(30, part.endSeconds - part.startSeconds));
-  const middle = (part: number, slot: number): number => {
-    const own = habitual.find((each) => each.part === part && each.slot === slot);
-    return own ? Math.max(1, own.blocks[Math.floor(own.blocks.length / 2)]!.round) : 1;
-  };
-  const splits = splitsOf(plans, middle);
+  const splits = splitsOf(plans, halfway(habitual));
   const run = walkProgram(program, { whole: true, trace: true, lengths, splits });
   const soft = walkProgram(program, { lengths });
   const bouts = boutsOf(workout, program, run);
