@@ -1,7 +1,7 @@
 /** The whole studies behind docs/model.md: `npm run bench -- studies [limits|grid|exhaustive|fairness|speed …]`. Prints every figure, also the unflattering ones. */
 import { adapt, parseWorkout, type Adapted } from '../packages/core/src/index';
 import { exhaustiveCase, type ExhaustiveCase } from '../packages/core/test/studies/exhaustive';
-import { fairnessCell, fairnessWorkouts, type FairnessCell } from '../packages/core/test/studies/fairness';
+import { fairnessCell, fairnessWorkouts, type FairnessCase, type FairnessCell } from '../packages/core/test/studies/fairness';
 import { adaptedCells, gridFigures, gridPeople, gridWorkouts, naiveCells, naiveVersion, type GridFigures } from '../packages/core/test/studies/grid';
 import { limitsFindings } from '../packages/core/test/studies/limits';
 import { randomAthlete } from '../packages/core/test/people';
@@ -53,22 +53,32 @@ function exhaustive(): void {
   );
 }
 
+const boards: readonly (readonly [string, Pick<FairnessCase, 'versions' | 'known' | 'movementsOff'>])[] = [
+  ['versions of other kit and difficulty, athletes with files', { versions: 'tiers', known: 'files' }],
+  ['the same, strangers', { versions: 'tiers', known: 'strangers' }],
+  ['versions of other kit alone, strangers', { versions: 'sameAim', known: 'strangers' }],
+  ['the first, with the constants wrong and the movements right', { versions: 'tiers', known: 'files', movementsOff: false }],
+];
+/** `npm run bench -- studies fairness` runs all four; each is 48 cells */
 function fairness(): void {
-  say('5. fair boards: Kendall’s tau with true fitness; other constants, other movements (±15 %), other breaks, day noise 4 %');
-  for (const chosen of ['at random', 'weaker take easier'] as const) {
-    const cells = fairnessWorkouts.flatMap((text) => [1, 2, 3, 4].map((world) => fairnessCell(text, world, chosen)));
-    const of = (pick: (cell: FairnessCell) => number): string =>
-      `${middle(cells.map(pick)).toFixed(2)} (${Math.min(...cells.map(pick)).toFixed(2)}–${Math.max(...cells.map(pick)).toFixed(2)})`;
-    say(`   versions ${chosen}, ${cells.length} cells, median (least–most):`);
-    say(
-      `     raw ${of((each) => each.raw)}, raw ÷ par ${of((each) => each.ratio)}, one board a version ${of((each) => each.perVersion)}, equivalent ${of((each) => each.equivalent)}`,
-    );
-    say(`     equivalent − raw ${of((each) => each.equivalent - each.raw)}, equivalent − raw ÷ par ${of((each) => each.equivalent - each.ratio)}`);
-    say(`     calibrated on 200 results: of athletes who did several ${of((each) => each.calibrated)}, who did one ${of((each) => each.calibratedOnce)}`);
-    say(
-      `     bias between versions: ${of((each) => each.bias)}; calibrated, several ${of((each) => each.biasCalibrated)}; one ${of((each) => each.biasCalibratedOnce)}`,
-    );
-  }
+  say('5. fair boards: Kendall’s tau with true fitness; another world makes the scores (constants and movements each ±15 %, other breaks, day noise 4 %)');
+  for (const [name, asked] of boards)
+    for (const chosen of ['at random', 'weaker take easier'] as const) {
+      const cells = fairnessWorkouts.flatMap((text) => [1, 2, 3, 4].map((world) => fairnessCell({ text, world, chosen, ...asked })));
+      const of = (pick: (cell: FairnessCell) => number): string =>
+        `${middle(cells.map(pick)).toFixed(2)} (${Math.min(...cells.map(pick)).toFixed(2)}–${Math.max(...cells.map(pick)).toFixed(2)})`;
+      say(`   ${name}; ${chosen}; ${cells.length} cells, median (least–most):`);
+      say(
+        `     raw ${of((each) => each.raw)}, raw ÷ par ${of((each) => each.ratio)}, one board a version ${of((each) => each.perVersion)}, files alone ${of((each) => each.files)}, equivalent ${of((each) => each.equivalent)}`,
+      );
+      say(
+        `     equivalent − raw ${of((each) => each.equivalent - each.raw)}, − raw ÷ par ${of((each) => each.equivalent - each.ratio)}, − files ${of((each) => each.equivalent - each.files)}`,
+      );
+      say(`     calibrated on 200 results: of athletes who did several ${of((each) => each.calibrated)}, who did one ${of((each) => each.calibratedOnce)}`);
+      say(
+        `     bias between versions: ${of((each) => each.bias)}; calibrated, several ${of((each) => each.biasCalibrated)}; one ${of((each) => each.biasCalibratedOnce)}`,
+      );
+    }
 }
 
 function speed(): void {

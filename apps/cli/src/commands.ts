@@ -17,6 +17,7 @@ import {
   parseWorkout,
   planClock,
   readScore,
+  rulesAtWork,
   tierAthlete,
   usualScoreRules,
   trimNumber,
@@ -86,7 +87,9 @@ function adaptCommand(path: string, options: Options): number {
   const { athlete, place } = who(options);
   const rules = rulesFrom(options.rules);
   const tier = workout.tiers.find((each) => each.name.toLowerCase() === options.tier?.toLowerCase());
-  const adapted = adapt(tier ? { ...workout, parts: tier.parts } : workout, athlete, { place, seed: options.seed, ...(rules ? { rules } : {}) });
+  const asked = tier ? { ...workout, parts: tier.parts } : workout;
+  const settings = { place, seed: options.seed, ...(rules ? { rules } : {}) };
+  const adapted = adapt(asked, athlete, settings);
   if (options.json) {
     printJson(presentAdapted(adapted));
     return 0;
@@ -96,6 +99,7 @@ function adaptCommand(path: string, options: Options): number {
     for (const slot of part.slots)
       print(`${slot.mark.padEnd(2)} ${markWords[slot.mark]}: ${slot.reason}${slot.givesUp.length > 0 ? ` Gives up: ${slot.givesUp.join(', ')}.` : ''}`);
   print(`Predicted: ${bandText(adapted.predicted)}. Drift ${adapted.drift.total.toFixed(2)} (time ${(adapted.drift.time * 100).toFixed(0)} %).`);
+  for (const each of rulesAtWork(asked, athlete, settings)) print(`House rule at work: ${each.said}.`);
   for (const each of adapted.warnings) warn(`warning: ${each.message}`);
   for (const each of adapted.assumed) warn(`assumed: ${each}`);
   return 0;

@@ -145,6 +145,27 @@ describe('the whole path', () => {
     await call('POST', `/workouts/${workout.id}/scores/${corrected[0].scoreId}/restore`);
     expect((await call('GET', `/workouts/${workout.id}/board`)).json.board).toHaveLength(1);
   });
+  test('an athlete’s scores feed the next versions, but not the version they were scored in', async () => {
+    const run = '# Long Mole\nfor time, cap 40:00\n3000 m run\n';
+    const file = { name: 'Quessil', category: 'women', level: 'trained', place: { kit: ['run route 400 m'] } };
+    const quick = (await call('POST', '/athletes', { file })).json.id as number;
+    const metres = async (id: number): Promise<number> => {
+      const { sends } = (await call('POST', `/workouts/${id}/sends`, { athleteIds: [quick] })).json;
+      const { token: link } = sends.find((each: { athleteId: number }) => each.athleteId === quick);
+      return Number(/(\d+) m run/.exec((await call('GET', `/a/${link}`, undefined, '')).json.versionText)![1]);
+    };
+    const [first, second] = [(await call('POST', '/workouts', { text: run })).json, (await call('POST', '/workouts', { text: run })).json];
+    expect(await metres(second.id)).toBe(3000);
+    await call('POST', `/workouts/${first.id}/scores`, { athleteId: quick, score: '12:00' });
+    const { athletes } = (await call('GET', '/athletes')).json;
+    expect(athletes.find((each: { id: number }) => each.id === quick).results).toEqual([
+      { workoutId: first.id, workout: expect.stringMatching(/3000 m run/), score: '12:00' },
+    ]);
+    // fitter than her file says: the same minutes are more metres now
+    expect(await metres(second.id)).toBeGreaterThan(3100);
+    expect(await metres(first.id)).toBe(3000);
+    await call('DELETE', `/athletes/${quick}`);
+  });
   test('a withdrawn link answers that it is gone', async () => {
     const { sends } = (await call('GET', `/workouts/${workout.id}/sends`)).json;
     await call('DELETE', `/workouts/${workout.id}/sends/${sends[0].id}`);

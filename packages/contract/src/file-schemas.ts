@@ -58,10 +58,12 @@ export const driftSchema = z.object({
   time: z.number(),
   load: z.number(),
   pattern: z.number(),
+  muscles: z.number(),
   volume: z.number(),
   breathing: z.number(),
   grip: z.number(),
   skill: z.number(),
+  rest: z.number(),
   comparability: z.number(),
   scoreType: z.number(),
 });

@@ -16,7 +16,7 @@ export { patterns, muscles, type Movement, type Pattern, type Muscle } from './m
 export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
 
 // people and kit
-export { readAthlete, readPlace, readMass, readLength, type AthleteProblem } from './athlete/read-athlete';
+export { fileWithResults, readAthlete, readPlace, readMass, readLength, type AthleteProblem } from './athlete/read-athlete';
 export { avoidNames, levels, type Athlete, type AvoidName, type Level } from './athlete/athlete';
 export { readKit, type KitProblem } from './kit/read-kit';
 export { barePlace, type KitItem, type Place } from './kit/kit';
@@ -42,6 +42,7 @@ export type { VersionPart, VersionSlot } from './adapt/version-slots';
 export { fitToTime } from './adapt/reshape';
 export type { Ledgers, LedgerEntry } from './adapt/ledgers';
 export { alternativesFor, type Alternative } from './adapt/alternatives';
+export { rulesAtWork, type RuleAtWork } from './adapt/rules-at-work';
 export { markWords, markThresholds, patternWords, type Mark } from './adapt/explain';
 export { nearestTier, tierAthlete, usualTiers, type NearTier } from './adapt/tiers';
 export { roundFigures, scaleLadder } from './adapt/coach-numbers';
@@ -66,22 +67,11 @@ export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, type Preparation } from './prepare/prepare';
 export { planClock, countInSeconds, type ClockPlan, type Cue } from './clock/plan-clock';
 export { shareEquipment, type Sharing, type Use } from './clock/share-equipment';
-export { setsFigure, usualScoreRules, type ScoreRules } from './scoring/compare';
+export { meanSetFromClock, repsPerRound, setsFigure, usualScoreRules, type ScoreRules } from './scoring/score-value';
+export { comparabilityOf, elasticityNear, elasticityOf, fitnessFor, parOf } from './scoring/score-of-fitness';
 export { sessionLoad } from './scoring/session-load';
-export {
-  compareScores,
-  comparabilityOf,
-  elasticityNear,
-  elasticityOf,
-  equivalentOf,
-  swapsOf,
-  fitnessFor,
-  meanSetFromClock,
-  parOf,
-  repsPerRound,
-  type BoardRow,
-  type Result,
-} from './scoring/compare';
+export { boardShift, carryOver, equivalentOf, lessonOf, readDone, swapsOf, type Done, type Equivalent, type Reading } from './scoring/equivalent';
+export { compareScores, type BoardRow, type Result } from './scoring/board';
 export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions } from './scoring/learn-conversions';
 export { capacityOf, learnFitness, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, type Score } from './scoring/score-text';

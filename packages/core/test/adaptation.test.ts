@@ -142,6 +142,24 @@ describe('numbers a coach would write', () => {
     expect(steps[0]).toBeGreaterThan(0);
     if (even) for (const rung of scaled) expect(rung % 2).toBe(0);
   });
+  test('no ladder comes out in unfamiliar steps, at any scale (common practice: never 17-13-8)', () => {
+    for (const rungs of [
+      [21, 15, 9],
+      [40, 30, 20, 10],
+      [35, 25, 15, 5],
+      [50, 40, 30, 20, 10],
+      [24, 16, 8],
+    ])
+      for (let factor = 0.4; factor < 2.4; factor += 0.05) {
+        const scaled = scaleLadder(rungs, factor, false);
+        const gap = scaled[0]! - scaled[1]!;
+        const wanted = factor * rungs.reduce((sum, rung) => sum + rung, 0);
+        const total = scaled.reduce((sum, rung) => sum + rung, 0);
+        expect([rungs, factor, scaled, [7, 11, 13, 14, 17].includes(gap)]).toEqual([rungs, factor, scaled, false]);
+        for (const rung of scaled) expect([scaled, (2 * rung) % gap]).toEqual([scaled, 0]);
+        expect([scaled, Math.abs(Math.log(total / wanted)) < 0.25]).toEqual([scaled, true]);
+      }
+  });
   test('alternating counts are even, metres and calories round', () => {
     expect(roundFigures(13, 'reps', { even: true, most: 1 })[0]! % 2).toBe(0);
     expect(roundFigures(437, 'm', { even: false, most: 1 })).toEqual([450]);

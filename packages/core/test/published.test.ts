@@ -2,6 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { Matrix, inverse } from 'ml-matrix';
 import newton from 'newton-raphson-method';
+import { bracketedRoot } from '../src/units/bracketed-root';
 import { linearRegression, quantile as referenceQuantile } from 'simple-statistics';
 import {
   acsmRunning,
@@ -222,6 +223,33 @@ describe('against reference libraries', () => {
       expect(root).not.toBe(false);
       expect(Math.log(fitnessFor(target, score, 'lower'))).toBeCloseTo(root as number, 5);
     }
+  });
+  // Oliveira and Takahashi 2020 (from memory): never more than one evaluation beyond bisection; their test functions are like these
+  test('ITP finds what bisection finds, on smooth, flat and stepped functions, in at most one step more', () => {
+    const bisected = (f: (x: number) => number, low: number, high: number, within: number): number => {
+      let [a, b] = [low, high];
+      while (b - a > 2 * within) {
+        const middle = (a + b) / 2;
+        if (f(middle) < 0) a = middle;
+        else b = middle;
+      }
+      return (a + b) / 2;
+    };
+    const functions: [(x: number) => number, number, number][] = [
+      [(x) => x * Math.exp(x) - 1, -1, 1],
+      [(x) => Math.tan(x - 0.1), -1, 1],
+      [(x) => Math.cbrt(x - 0.3), -1, 1],
+      [(x) => Math.floor(20 * x) - 7.5, 0, 1],
+      [(x) => Math.max(-0.2, Math.min(0.2, x - 0.71)), -4, 4],
+    ];
+    for (const [f, low, high] of functions) {
+      let calls = 0;
+      const root = bracketedRoot((x) => (calls++, f(x)), low, high, 1e-7);
+      expect(root).toBeCloseTo(bisected(f, low, high, 1e-7), 5);
+      // two for the ends
+      expect(calls).toBeLessThanOrEqual(Math.ceil(Math.log2((high - low) / 2e-7)) + 1 + 2);
+    }
+    expect(() => bracketedRoot((x) => x + 5, 0, 1, 1e-6)).toThrow(RangeError);
   });
   test('quantiles equal simple-statistics within what the two definitions differ', () => {
     const normal = normalFrom(seededRandom(9));

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import {
   adapt,
+  boardShift,
   compareScores,
   elasticityOf,
   equivalentOf,
@@ -12,6 +13,7 @@ import {
   parseWorkout,
   planClock,
   prepare,
+  readDone,
   readScore,
   referenceAthlete,
   referenceCapacity,
@@ -23,6 +25,8 @@ import {
   repsPerRound,
   usualCautions,
   type Athlete,
+  type BoardRow,
+  type Workout,
 } from '../src/index';
 import { randomAthlete } from './people';
 import { sampleText } from './samples';
@@ -66,12 +70,51 @@ describe('equivalents', () => {
       const program = compile(version, estimateCapacity(athlete));
       const time = walkProgram(program, { form: formAtFitness(1.08) }).parts[0]!;
       if (time.reached) continue;
-      const found = equivalentOf(original, { athlete, version, score: { kind: 'time', seconds: time.score } })!;
-      expect(found.apparent).toBeGreaterThan(1.04);
-      expect(found.apparent).toBeLessThan(1.12);
-      expect(found.fitness).toBeGreaterThan(1);
-      expect(found.fitness).toBeLessThanOrEqual(found.apparent);
+      const done = { athlete, version, score: { kind: 'time', seconds: time.score } } as const;
+      const apparent = Math.exp(readDone(original, done)!.apparent);
+      const { fitness } = equivalentOf(original, done)!;
+      expect(apparent).toBeGreaterThan(1.04);
+      expect(apparent).toBeLessThan(1.12);
+      expect(fitness).toBeGreaterThan(1);
+      expect(fitness).toBeLessThanOrEqual(apparent);
     }
+  });
+  describe('a board on a day when everybody is a fifth slower', () => {
+    const original = workout('for time, cap 30:00\n5 rounds\n  10 kettlebell swing @ 24/16 kg\n  10 pull-up\n  200 m run');
+    const version = workout('for time, cap 30:00\n5 rounds\n  10 dumbbell swing @ 20/12.5 kg\n  12 ring row\n  200 m run');
+    const row = (name: string, done: Workout) => ({
+      athlete: { ...referenceAthlete('men'), name },
+      version: done,
+      versionName: '',
+      score: { kind: 'time' as const, seconds: 1.2 * parOf(done, referenceCapacity('men')) },
+      scoreText: '',
+    });
+    const rows = [...[1, 2, 3, 4].map((index) => row(`written ${index}`, original)), ...[1, 2, 3, 4].map((index) => row(`swapped ${index}`, version))];
+    const gap = (board: readonly BoardRow[]): number => {
+      const indexOf = (name: string): number => board.find((each) => each.athlete === name)!.index!;
+      return indexOf('swapped 1') - indexOf('written 1');
+    };
+    test('does not favour those whose versions are believed less', () => {
+      const alone = gap([...compareScores(original, [rows[0]!]), ...compareScores(original, [rows[4]!])]);
+      expect(gap(compareScores(original, rows))).toBeLessThan(alone);
+      expect(boardShift(rows.map((each) => readDone(original, each)!))).toBeLessThan(-0.05);
+    });
+    test('and a board of one moves but little', () => {
+      const alone = boardShift([readDone(original, rows[4]!)!]);
+      expect(Math.abs(alone)).toBeLessThan(Math.abs(boardShift(rows.map((each) => readDone(original, each)!))));
+    });
+  });
+  test('past results are expected of an athlete, and a version that tells little leaves him there', () => {
+    const original = workout('for time, cap 40:00\n3 rounds\n  400 m run\n  30 sit-up');
+    const version = workout('for time, cap 40:00\n3 rounds\n  100 s jog on the spot\n  60 s plank');
+    const par = parOf(version, referenceCapacity('men'));
+    const fit: Athlete = {
+      ...referenceAthlete('men'),
+      results: Array.from({ length: 6 }, () => ({ workout: 'for time, cap 40:00\n3000 m run', score: '10:40' })),
+    };
+    const at = (athlete: Athlete) => equivalentOf(original, { athlete, version, score: { kind: 'time', seconds: par } })!;
+    expect(at(fit).fitness).toBeGreaterThan(1.05);
+    expect(at(fit).median).toBeLessThan(at(referenceAthlete('men')).median);
   });
   test('the reference athlete at par has index 100, and a better score a higher one, for times too', () => {
     const original = workout('for time, cap 15:00\n21-15-9\nthruster @ 42.5/30 kg\npull-up');

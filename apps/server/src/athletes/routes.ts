@@ -7,7 +7,8 @@ import { typed } from '../platform/typed';
 import { findAthlete, listAthletes, saveAthlete } from './store';
 
 const fileSchema = athleteFileSchema.extend({ name: z.string().trim().min(1, 'expected a name').max(120) }).loose();
-const athleteSchema = z.object({ id: z.number(), name: z.string(), file: z.unknown(), revision: z.number() });
+const resultSchema = z.object({ workoutId: z.number(), workout: z.string(), score: z.string() });
+const athleteSchema = z.object({ id: z.number(), name: z.string(), file: z.unknown(), revision: z.number(), results: z.array(resultSchema).readonly() });
 const idParams = z.object({ id: z.coerce.number().int().positive() });
 
 export function athleteRoutes(plain: FastifyInstance, { now }: Services): void {

@@ -1,27 +1,34 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
-import { readAthlete, type Athlete } from '@gambito/core';
+import { fileWithResults, readAthlete, type Athlete } from '@gambito/core';
 import { Op } from 'sequelize';
 import { Problem } from '../platform/errors';
 import { AthleteRow } from '../platform/models';
+import { pastResults, type PastResult } from './past-results';
 
 export interface StoredAthlete {
   readonly id: number;
   readonly name: string;
   readonly file: unknown;
   readonly revision: number;
+  readonly results: readonly PastResult[];
 }
-const show = ({ id, name, file, revision }: AthleteRow): StoredAthlete => ({ id, name, file, revision });
+
+async function show(rows: readonly AthleteRow[]): Promise<StoredAthlete[]> {
+  const results = await pastResults(rows.map((each) => each.id));
+  return rows.map(({ id, name, file, revision }) => ({ id, name, file, revision, results: results.get(id) ?? [] }));
+}
+const showOne = async (row: AthleteRow): Promise<StoredAthlete> => (await show([row]))[0]!;
 
 export async function listAthletes(coachId: number): Promise<StoredAthlete[]> {
-  return (
+  return show(
     await AthleteRow.findAll({
       where: { coachId, deletedAt: null },
       order: [
         ['name', 'ASC'],
         ['id', 'ASC'],
       ],
-    })
-  ).map(show);
+    }),
+  );
 }
 
 export async function findAthlete(coachId: number, id: number, deleted = false): Promise<AthleteRow> {
@@ -32,14 +39,25 @@ export async function findAthlete(coachId: number, id: number, deleted = false):
 
 export async function saveAthlete(coachId: number, id: number | null, file: Record<string, unknown>, revision: number | null): Promise<StoredAthlete> {
   const name = String(file['name'] ?? '').trim() || 'Athlete';
-  if (id === null) return show(await AthleteRow.create({ coachId, name, file, revision: 1, deletedAt: null }));
+  if (id === null) return showOne(await AthleteRow.create({ coachId, name, file, revision: 1, deletedAt: null }));
   const row = await findAthlete(coachId, id);
-  if (revision !== null && row.revision !== revision) throw new Problem('changed_elsewhere', null, { current: show(row) });
+  if (revision !== null && row.revision !== revision) throw new Problem('changed_elsewhere', null, { current: await showOne(row) });
   await row.update({ name, file, revision: row.revision + 1 });
-  return show(row);
+  return showOne(row);
 }
 
-/** The athlete of the core, from the stored file. */
-export function athleteOf(row: Pick<StoredAthlete, 'file'>, today: string): Athlete {
-  return readAthlete(row.file, today).athlete;
+/** An athlete with what was scored before. */
+export async function knownAthlete(coachId: number, id: number): Promise<StoredAthlete> {
+  return showOne(await findAthlete(coachId, id));
+}
+
+/** The athlete of the core, from the stored file and past results. @param workoutId the workout in question: its own score is no past result */
+export function athleteOf({ file, results }: Pick<StoredAthlete, 'file' | 'results'>, today: string, workoutId: number | null): Athlete {
+  return readAthlete(
+    fileWithResults(
+      file,
+      results.filter((each) => each.workoutId !== workoutId),
+    ),
+    today,
+  ).athlete;
 }

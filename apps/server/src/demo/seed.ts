@@ -84,7 +84,7 @@ export async function seedDemo(now: Date, say: (text: string) => void): Promise<
     if (daysAgo <= 0) continue;
     for (const [index, row] of rows.entries()) {
       if (chance() > logged) continue;
-      const athlete = athleteOf(row, today);
+      const athlete = athleteOf({ file: row.file, results: [] }, today, null);
       const made = makeBrief(text, athlete, defaultRules, []);
       const score = scoreOf(parseWorkout(made.versionText).workout, athlete, talents[index]! * Math.exp(0.035 * normal()));
       if (!score) continue;

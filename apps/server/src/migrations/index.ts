@@ -4,10 +4,12 @@ import type { QueryInterface } from 'sequelize';
 import { type Sequelize } from 'sequelize';
 import * as first from './0001-first';
 import * as jobs from './0002-jobs';
+import * as scoresByAthlete from './0003-scores-by-athlete';
 
 const migrations = [
   { name: '0001-first', up: first.up, down: first.down },
   { name: '0002-jobs', up: jobs.up, down: jobs.down },
+  { name: '0003-scores-by-athlete', up: scoresByAthlete.up, down: scoresByAthlete.down },
 ];
 
 export async function migrate(sequelize: Sequelize): Promise<string[]> {

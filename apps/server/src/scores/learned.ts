@@ -1,20 +1,20 @@
 /** What the coach's logged results say about the conversions. A result is read by root-finding once and kept by its row; rows never change, only new ones come. */
-import { equivalentOf, learnConversions, parseWorkout, readScore, swapsOf, type Athlete, type FitnessResult, type LearnedConversions } from '@gambito/core';
+import { learnConversions, lessonOf, parseWorkout, readScore, type Athlete, type FitnessResult, type LearnedConversions } from '@gambito/core';
 import type { ScoreRow } from '../platform/models';
 
 /** results read anew in one request, so that a first board of a long history does not wait for all of them */
 const mostRead = 80;
-/** log standard deviation of a score that is not fitness: day and pacing, and the carrying over */
-const noise = 0.05;
-
 function read(row: ScoreRow, athlete: Athlete): FitnessResult | null {
   const score = readScore(row.score);
-  if (!score) return null;
-  const original = parseWorkout(row.originalText).workout;
-  const version = parseWorkout(row.versionText).workout;
-  const found = equivalentOf(original, { athlete, version, score });
-  if (!found || found.elasticity < 0.15) return null;
-  return { athlete: String(row.athleteId), swaps: swapsOf(original, version), log: Math.log(found.apparent), spread: noise / found.elasticity };
+  return (
+    score &&
+    lessonOf(
+      parseWorkout(row.originalText).workout,
+      { athlete, version: parseWorkout(row.versionText).workout, score },
+      String(row.athleteId),
+      String(row.workoutId),
+    )
+  );
 }
 
 export interface ResultReader {

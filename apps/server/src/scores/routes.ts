@@ -2,7 +2,7 @@ import { boardRowSchema, rounded } from '@gambito/contract';
 import { compareScores, expectedScore, fitsKind, parseWorkout, readScore, scoredParts, type Result, type ScoreKind } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
-import { athleteOf, findAthlete, listAthletes } from '../athletes/store';
+import { athleteOf, knownAthlete, listAthletes } from '../athletes/store';
 import { requireCoach } from '../auth/session';
 import type { Services } from '../platform/app';
 import { todayIn } from '../platform/days';
@@ -42,7 +42,7 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
         if (!stored || !read) return [];
         return [
           {
-            athlete: { ...athleteOf(stored, today), name: stored.name },
+            athlete: { ...athleteOf(stored, today, row.id), name: stored.name },
             version: parseWorkout(score.versionText).workout,
             versionName: score.versionText === row.text ? 'original' : 'own version',
             score: read,
@@ -58,7 +58,7 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
       const history = await scoresOfCoach(coach.id);
       const learned = reader.learnedFrom(history, (id) => {
         const stored = athletes.find((each) => each.id === id);
-        return stored ? athleteOf(stored, today) : null;
+        return stored ? athleteOf({ ...stored, results: [] }, today, null) : null;
       });
       const board = rounded(compareScores(original, results, learned, rulesOf(coach))).map((each) => {
         const source = byName.get(each.athlete)!;
@@ -82,10 +82,11 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
     async (request) => {
       const coach = await requireCoach(request, now());
       const row = await findWorkout(coach.id, request.params.id);
-      const stored = await findAthlete(coach.id, request.body.athleteId);
+      const stored = await knownAthlete(coach.id, request.body.athleteId);
       const sent = await SendRow.findOne({ where: { workoutId: row.id, athleteId: stored.id } });
       const locks = (await locksOf(row.id)).find((each) => each.athleteId === stored.id)?.locks ?? [];
-      const versionText = sent?.versionText ?? makeBrief(row.text, athleteOf(stored, todayIn(coach.timeZone, now())), rulesOf(coach), locks).versionText;
+      const versionText =
+        sent?.versionText ?? makeBrief(row.text, athleteOf(stored, todayIn(coach.timeZone, now()), row.id), rulesOf(coach), locks).versionText;
       const version = parseWorkout(versionText).workout;
       const kind = (version.parts[scoredParts(version)[0] ?? 0]?.score ?? 'done') as ScoreKind;
       const score = readScore(request.body.score);

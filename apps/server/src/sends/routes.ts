@@ -1,6 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
-import { athleteOf, findAthlete } from '../athletes/store';
+import { athleteOf, knownAthlete } from '../athletes/store';
 import { requireCoach } from '../auth/session';
 import type { Services } from '../platform/app';
 import { todayIn } from '../platform/days';
@@ -95,7 +95,7 @@ export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
       const row = await findWorkout(coach.id, request.params.id);
       const locks = await locksOf(row.id);
       for (const athleteId of request.body.athleteIds) {
-        const athlete = athleteOf(await findAthlete(coach.id, athleteId), todayIn(coach.timeZone, now()));
+        const athlete = athleteOf(await knownAthlete(coach.id, athleteId), todayIn(coach.timeZone, now()), row.id);
         const made = await pool.make({
           text: row.text,
           athlete,

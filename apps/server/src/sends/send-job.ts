@@ -1,5 +1,5 @@
 /** Sending to many: versions are computed by the two workers, stored as they come, and counted in the job's row. */
-import { athleteOf, findAthlete } from '../athletes/store';
+import { athleteOf, knownAthlete } from '../athletes/store';
 import { Problem } from '../platform/errors';
 import { JobRow } from '../platform/models';
 import type { HouseRules } from '@gambito/core';
@@ -40,7 +40,7 @@ export async function runSendJob(job: JobRow, task: SendTask, pool: BriefPool, n
   const one = async (): Promise<void> => {
     for (let athleteId = waiting.shift(); athleteId !== undefined; athleteId = waiting.shift()) {
       try {
-        const athlete = athleteOf(await findAthlete(task.coachId, athleteId), task.today);
+        const athlete = athleteOf(await knownAthlete(task.coachId, athleteId), task.today, task.workoutId);
         const locks = task.locks.find((each) => each.athleteId === athleteId)?.locks ?? [];
         const made = await pool.make({ text: task.text, athlete, rules: task.rules, locks });
         await send(task.workoutId, athleteId, task.text, made, now());

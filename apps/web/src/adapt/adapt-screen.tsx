@@ -60,16 +60,16 @@ export function AdaptScreen() {
 type LanesProps = {
   id: number;
   text: string;
-  athletes: Parameters<typeof useVersions>[1];
-  locks: Parameters<typeof useVersions>[2];
-  rules: Parameters<typeof useVersions>[3];
+  athletes: Parameters<typeof useVersions>[2];
+  locks: Parameters<typeof useVersions>[3];
+  rules: Parameters<typeof useVersions>[4];
   today: string;
   chosen: string | null;
   choose: (who: string | null) => void;
 };
 
 function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: LanesProps) {
-  const versions = useVersions(text, athletes, locks, rules, today);
+  const versions = useVersions(id, text, athletes, locks, rules, today);
   const reference = useLive(text, 'men');
   const { data: par } = useReference(text, 'men');
   const original = useMemo(() => parseWorkout(text).workout, [text]);

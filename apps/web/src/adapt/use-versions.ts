@@ -1,6 +1,6 @@
 /** One version an athlete and a few tiers, computed in the workers; each is asked for on its own, so a lock redraws one lane. */
 import { useQueries } from '@tanstack/react-query';
-import { usualTiers, type Adapted, type HouseRules, type Lock } from '@gambito/core';
+import { fileWithResults, usualTiers, type Adapted, type HouseRules, type Lock } from '@gambito/core';
 import { useMemo } from 'react';
 import type { StoredAthlete, StoredLocks } from '../api/types';
 import { core } from '../workers/core-client';
@@ -25,7 +25,15 @@ const placeName = (file: Record<string, unknown>): string => {
   return typeof place?.name === 'string' ? place.name : 'no place given';
 };
 
-export function useVersions(text: string, athletes: readonly StoredAthlete[], locks: readonly StoredLocks[], rules: HouseRules, today: string): Version[] {
+/** @param workoutId the workout these are versions of: its own scores are no past results */
+export function useVersions(
+  workoutId: number,
+  text: string,
+  athletes: readonly StoredAthlete[],
+  locks: readonly StoredLocks[],
+  rules: HouseRules,
+  today: string,
+): Version[] {
   const sources = useMemo(
     (): LaneSource[] => [
       ...athletes.map((each): LaneSource => ({
@@ -33,7 +41,13 @@ export function useVersions(text: string, athletes: readonly StoredAthlete[], lo
         athleteId: each.id,
         name: each.name,
         sub: placeName(each.file),
-        who: { kind: 'athlete', file: each.file },
+        who: {
+          kind: 'athlete',
+          file: fileWithResults(
+            each.file,
+            each.results.filter((result) => result.workoutId !== workoutId),
+          ),
+        },
         locks: locks.find((lock) => lock.athleteId === each.id)?.locks ?? none,
       })),
       ...usualTiers.map((name, index): LaneSource => ({
@@ -45,7 +59,7 @@ export function useVersions(text: string, athletes: readonly StoredAthlete[], lo
         locks: none,
       })),
     ],
-    [athletes, locks],
+    [workoutId, athletes, locks],
   );
   const answers = useQueries({
     queries: sources.map((source) => ({

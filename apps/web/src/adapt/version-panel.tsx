@@ -6,6 +6,7 @@ import { Button } from '../ui/button';
 import { MarkSign } from '../ui/mark';
 import { showScore } from '../ui/scores';
 import { Compensation } from './compensation';
+import { RulesAtWork } from './rules-at-work';
 import type { Version } from './use-versions';
 import { SlotAlternatives } from './slot-alternatives';
 
@@ -28,12 +29,16 @@ const driftWords = [
   ['time', 'time'],
   ['load', 'load feel'],
   ['pattern', 'pattern'],
+  ['muscles', 'muscle groups'],
   ['volume', 'volume'],
   ['breathing', 'breathing'],
   ['grip', 'grip'],
   ['skill', 'skill'],
+  ['rest', 'rest density'],
   ['comparability', 'told by the score'],
 ] as const;
+/** told in per cent; the others are differences of logarithms or of shares */
+const shares = new Set<string>(['time', 'pattern', 'muscles', 'rest', 'comparability']);
 
 export function VersionPanel({ text, version, adapted, original, rules, today, setLocks, canUndo, undo, close }: Props) {
   const [open, setOpen] = useState<string | null>(null);
@@ -144,8 +149,8 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
             <div key={key} className="flex justify-between border-b border-line">
               <dt>{label}</dt>
               <dd>
-                {key === 'time' || key === 'pattern' || key === 'comparability'
-                  ? `${drift[key] > 0 && key === 'time' ? '+' : ''}${Math.round(drift[key] * 100)} %`
+                {shares.has(key)
+                  ? `${drift[key] > 0 && (key === 'time' || key === 'rest') ? '+' : ''}${Math.round(drift[key] * 100)} %`
                   : `${drift[key] > 0 ? '+' : ''}${drift[key].toFixed(2)}`}
               </dd>
             </div>
@@ -153,6 +158,7 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
         </dl>
       </section>
       <Compensation adapted={adapted} />
+      <RulesAtWork text={text} who={version.who} today={today} rules={rules} locks={version.locks} />
       <p className="mt-3 text-sm text-soft">
         A usual day leaves {Math.round(adapted.comparability.uncertainty * 100)} % of fitness open in this version’s score. Nearest tier:{' '}
         {adapted.nearestTier.name}.

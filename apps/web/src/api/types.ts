@@ -12,6 +12,8 @@ export interface StoredAthlete {
   readonly name: string;
   readonly file: Record<string, unknown>;
   readonly revision: number;
+  /** the newest scores, each in the version done */
+  readonly results: readonly { readonly workoutId: number; readonly workout: string; readonly score: string }[];
 }
 export interface StoredWorkout {
   readonly id: number;

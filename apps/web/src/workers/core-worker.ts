@@ -2,6 +2,7 @@
 import {
   adapt,
   alternativesFor,
+  rulesAtWork,
   barePlace,
   compile,
   describeStimulus,
@@ -22,6 +23,7 @@ import {
   type PartDescription,
   type Pacing,
   type Place,
+  type RuleAtWork,
   type Run,
   type RunWarning,
 } from '@gambito/core';
@@ -31,12 +33,26 @@ export interface LiveReference {
   readonly run: Run;
   readonly stimulus: PartDescription[];
 }
-export type Who =
-  { readonly kind: 'athlete'; readonly file: Record<string, unknown> } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
+export type Who = { readonly kind: 'athlete'; readonly file: unknown } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
+
+/** Athletes as they were read, by their file: the core knows one again, and reads past results once. */
+const read = new Map<string, Athlete>();
+/** a class and a few edits of it */
+const mostRead = 200;
+
+function athleteFrom(file: unknown, today: string): Athlete {
+  const key = JSON.stringify([file, today]);
+  const before = read.get(key);
+  if (before) return before;
+  if (read.size >= mostRead) read.clear();
+  const { athlete } = readAthlete(file, today);
+  read.set(key, athlete);
+  return athlete;
+}
 
 function person(who: Who, today: string): { athlete: Athlete; place: Place } {
   if (who.kind === 'tier') return tierAthlete(who.name, who.category);
-  const { athlete } = readAthlete(who.file, today);
+  const athlete = athleteFrom(who.file, today);
   return { athlete, place: athlete.places[0] ?? barePlace };
 }
 
@@ -56,6 +72,10 @@ const worker = {
   ): Alternative[] {
     const { athlete, place } = person(who, today);
     return alternativesFor(parseWorkout(text).workout, athlete, at, { place, rules, locks }, asked);
+  },
+  rulesAtWork(text: string, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): RuleAtWork[] {
+    const { athlete, place } = person(who, today);
+    return rulesAtWork(parseWorkout(text).workout, athlete, { place, rules, locks });
   },
   /** The workout as written, once, for the reference athlete of a column: what is redrawn while a figure is dragged. */
   live(text: string, category: Category): LiveReference | null {

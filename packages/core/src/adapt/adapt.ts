@@ -5,7 +5,7 @@ import { barePlace, type Place } from '../kit/kit';
 import { feasibleLoads } from '../kit/loads';
 import { formatWorkout } from '../notation/format-workout';
 import { defaultRules, type HouseRules } from '../rules/house-rules';
-import { comparabilityOf } from '../scoring/compare';
+import { comparabilityOf } from '../scoring/score-of-fitness';
 import { capacityOf } from '../scoring/learn-fitness';
 import { compile } from '../simulate/program';
 import { predictWorkout, type Prediction } from '../simulate/predict';
@@ -87,15 +87,9 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
   const { workout: asked, from, said } = askedOf(workout, athlete, context.capacity, rules);
   const intent = deriveIntent(asked, athlete.category, athlete.level, rules);
   const locks = options.locks ?? [];
-  const planned = intent.base.parts.map((base, index) =>
-    planPart(
-      base,
-      intent,
-      index,
-      context,
-      locks.filter((lock) => lock.part === from[index]),
-    ),
-  );
+  const locksOf = (index: number): Lock[] => locks.filter((lock) => lock.part === from[index]);
+  const fresh = intent.base.parts.map((base, index) => planPart(base, intent, index, context, locksOf(index)));
+  const planned = fresh.map((each, index) => plannedTired(each, fresh, intent, index, context, locksOf(index)));
   const parts = planned.map((each) => each.part);
   const adapted: Workout = { title: workout.title, intent: workout.intent, notes: workout.notes, parts, tiers: [] };
   const { run, assumed, ...predicted } = predictWorkout(adapted, context.capacity, { seed: options.seed ?? 1, runs: options.runs ?? 100, place });
@@ -160,6 +154,40 @@ export interface PlannedPart {
   readonly plan: PartPlan | null;
 }
 
+/**
+ * The search judges each part fresh. Where the parts before it push a part out of its stated window, it is searched again for a score as much better as it
+ * comes out worse; what the window says stays the coach's.
+ */
+function plannedTired(
+  part: PlannedPart,
+  all: readonly PlannedPart[],
+  intent: Intent,
+  index: number,
+  context: AdaptContext,
+  locks: readonly SlotLock[],
+): PlannedPart {
+  const own = intent.parts[index]!;
+  if (index === 0 || !part.plan || own.target === null || insideWindow(own, part.part.kind, part.plan.result.score) !== true) return part;
+  const scoreOf = (each: PlannedPart): number => {
+    const parts = all.map((other, at) => (at === index ? each.part : other.part));
+    return walkProgram(compile({ parts }, context.capacity, context.place)).parts[index]!.score;
+  };
+  const tired = scoreOf(part);
+  if (insideWindow(own, part.part.kind, tired) !== false || !(tired > 0)) return part;
+  const share = part.plan.result.score / tired;
+  const scaled = (bound: number | null): number | null => (bound === null ? null : bound * share);
+  const aimed: Intent = {
+    ...intent,
+    parts: intent.parts.map((each, at) =>
+      at === index
+        ? { ...each, target: own.target! * share, window: own.window && { ...own.window, low: scaled(own.window.low), high: scaled(own.window.high) } }
+        : each,
+    ),
+  };
+  const again = planPart(intent.base.parts[index]!, aimed, index, context, locks);
+  return insideWindow(own, again.part.kind, scoreOf(again)) === true ? again : part;
+}
+
 /** @param locks of this part only */
 export function planPart(base: Part, intent: Intent, index: number, context: AdaptContext, locks: readonly SlotLock[]): PlannedPart {
   const own = intent.parts[index]!;
@@ -167,9 +195,14 @@ export function planPart(base: Part, intent: Intent, index: number, context: Ada
   const replaced = withoutLoads(base, own, context);
   let part = replaced ?? base;
   const taken = new Set<string>();
+  const members = new Map<string, Slot | null>();
   const resorts = slotsOfPart(part).map((slot, at) => {
+    // right and left of one composite rep stay one movement
+    const member = slot.bracket && JSON.stringify([slot.bracket.id, slot.movement]);
+    if (member !== null && members.has(member)) return members.get(member)!;
     const resort = lastResort(slot, part, own, at, context, taken);
     taken.add(resort?.movement ?? slot.movement);
+    if (member !== null) members.set(member, resort);
     return resort;
   });
   if (resorts.some(Boolean)) {

@@ -4,7 +4,7 @@
  */
 import { compile, demandOfSlot } from '../simulate/program';
 import type { PartIntent } from '../stimulus/intent';
-import { openCount, slotCounts, Work } from '../stimulus/stimulus';
+import { openCount, slotCounts, Work, type Shares } from '../stimulus/stimulus';
 import { itemLists, slotsOfPart } from '../workout/walk';
 import type { Block, Part } from '../workout/workout';
 import { applyChoices, fitRungs, noLever, slotFor, type Choice, type PartLever } from './choice';
@@ -62,7 +62,7 @@ export function choiceWorks(part: Part, base: readonly Choice[], context: AdaptC
 
 /** reused from bound to bound; holds nothing between calls */
 const scratch = new Work();
-const scratchShares: number[] = [];
+const scratchShares: Shares = { patterns: [], muscles: [] };
 
 /**
  * The least of drift and of what the window eases, over every possible time: the two meet at no drift of time, at the 2 % that are free, or where easing ends.

@@ -10,11 +10,12 @@ import { demandOf, maxOf, type Demand } from '../simulate/demand';
 import { atTempo } from '../simulate/program';
 import { boutOf, type Bout } from '../stimulus/bout';
 import type { SlotStimulus } from '../stimulus/stimulus';
-import type { CountUnit, Slot } from '../workout/workout';
+import type { Category, CountUnit, Slot } from '../workout/workout';
 import type { Choice } from './choice';
 import { roundFigures } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
 import { meanCount, scaledCounts } from './counts';
+import { isHalfOwned, isSkill, nearlyUnbroken } from './half-skill';
 import { breaksStyle, hardLimits } from './hard-limits';
 import { heightsFor, isWritten, loadOptions } from './load-options';
 import { nearMovements, type Near } from './near';
@@ -100,15 +101,33 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
             : scaledCounts(source, question.ladder, factor, unit, even(movement, slot), athlete.category, 2, conversion !== null)) {
             const whole = mean > 0 ? mean * sides * (slot.bracket?.times ?? 1) : stimulus.count;
             const bout = boutOf(demand, whole, capacity);
-            if (!able(movement, demand.repsToFailure, whole / (movement.side === 'perSide' ? 2 : 1), context, demand.isHold) && only === null) continue;
-            // too fit for it: under the rule for load, more reps come second as long as there is a heavier load
+            if (
+              !able(
+                movement,
+                demand.repsToFailure,
+                whole / (movement.side === 'perSide' ? 2 : 1),
+                context,
+                demand.isHold,
+                coachSlot ? coachsLeast : 0.12,
+                kept ? stimulus.count : 0,
+              ) &&
+              only === null
+            )
+              continue;
+            // too fit for it: under the rule for load, more reps come second as long as there is a heavier load; under the rule for reps, a heavier load does
+            const moreReps = rules.tooFit === 'load' && written !== null && mean > 1.1 * written;
             const second =
-              kept && load !== null && rules.tooFit === 'load' && written !== null && mean > 1.1 * written && hasHeavier(load, context) ? moreRepsSecond : 0;
+              kept && load !== null && (moreReps ? hasHeavier(load, context) : rules.tooFit === 'reps' && isHeavier(load, slot, athlete.category))
+                ? secondLever
+                : 0;
+            const halfOwned = isHalfOwned(movement, demand.repsToFailure, whole);
+            const practised = halfOwned && rules.halfSkill !== 'swapUnlessNear';
             const own = costOf({
               original,
               movement,
               hops,
               kept,
+              halfOwned,
               slot,
               bout,
               question,
@@ -126,6 +145,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               mean > 0 &&
               !conversion &&
               unit === slot.unit &&
+              !(kept && practised) &&
               (kept ? mean < 0.8 * written : movement.family === original.family && mean * sides < 0.65 * written * originalSides);
             const fewer = isFewer ? fewerRepsLast : 0;
             const structural = own.structural + second + fewer;
@@ -154,7 +174,8 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
             if (slow && count.kind === 'fixed') {
               const figure = roundFigures(wantedSeconds / slow.cycleSeconds / sides, unit, { even: even(movement, slot), most: 1 })[0]!;
               const slowBout = boutOf(slow, figure * sides, capacity);
-              const price = rules.loadGone === 'tempo' ? -0.2 : tempoPrice;
+              // another count than the one that was stated is not what the school would do first
+              const price = rules.loadGone === 'tempo' ? -0.6 : tempoPrice + (conversion?.preferred ? preferredWorth : 0);
               found.push({
                 ...found[found.length - 1]!,
                 count: { kind: 'fixed', men: figure, women: figure, low: null },
@@ -204,9 +225,11 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
     });
 }
 
-/** what more reps cost where the house rule wants more load first (C17, common practice: 95 → 115–135 lb) */
-const moreRepsSecond = 0.5;
+/** what the other lever costs where the house rule names the first one (C17, common practice: 95 → 115–135 lb) */
+const secondLever = 0.5;
 const fewerRepsLast = 0.25;
+const isHeavier = (load: FeasibleLoad, slot: Slot, category: Category): boolean =>
+  slot.load?.kind === 'mass' && (load.grams * load.count) / 1000 > 1.05 * slot.load[category] * slot.load.count;
 const hasHeavier = (load: FeasibleLoad, context: AdaptContext): boolean =>
   context.loads.some((each) => each.implement === load.implement && each.count === load.count && each.grams > load.grams);
 
@@ -253,14 +276,21 @@ function unitFor(original: Movement, movement: Movement, unit: CountUnit): Count
   return movement.unit === 'cal' && original.limit.by !== 'engine' ? 'cal' : movement.unit;
 }
 
-/** A movement below its first rep is no swap; a half-owned skill is one only under the rule that says so. */
-function able(movement: Movement, reps: number, count: number, context: AdaptContext, isHold: boolean): boolean {
+/** share of the coach's own count that must be there in one go: an alternative far beyond the athlete is none */
+const coachsLeast = 0.25;
+/**
+ * A movement below its first rep is no swap; a half-owned skill is one only under the rule that says so.
+ * @param least share of the count that must be there in one go
+ * @param meant the set as it was written, 0 for another movement
+ */
+function able(movement: Movement, reps: number, count: number, context: AdaptContext, isHold: boolean, least: number, meant: number): boolean {
   if (isHold) return reps >= 5;
   const inside = reps * constants.insideShare;
   if (movement.limit.by === 'engine' || movement.limit.by === 'ease') return true;
   if (inside < 1.5) return count <= 1 && reps >= 1;
-  const skilled = movement.skill >= 2 && movement.limit.by === 'set';
+  const skilled = isSkill(movement);
   const rule = context.rules.halfSkill;
-  if (skilled && rule !== 'attempts') return inside >= count * (rule === 'smallSets' ? 0.2 : 0.6);
-  return inside >= count * 0.12;
+  // a skill is owned or not by the set that was written, not by what could be cut from it
+  if (skilled && rule !== 'attempts') return inside >= Math.max(count, meant) * (rule === 'smallSets' ? 0.2 : nearlyUnbroken);
+  return inside >= count * least;
 }

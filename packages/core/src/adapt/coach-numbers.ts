@@ -52,26 +52,51 @@ export function roundFigures(wanted: number, unit: CountUnit, options: { readonl
 
 const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));
 
+/** steps that coaches write (common practice); from 20 on also other tens */
+const familiarSteps: readonly number[] = [1, 2, 3, 4, 5, 6, 8, 9, 10, 12, 15, 20, 25];
+/** A ladder of one familiar step whose rungs are multiples of the step or of half of it: 21-15-9, 24-16-8, 35-25-15-5, 9-7-5; not 27-19-11-3, 11-8-5 or 28-21-14-7. */
+const familiar = (last: number, gap: number): boolean => (familiarSteps.includes(gap) || gap % 10 === 0) && 2 * divisor(last, gap) >= gap;
+/** what a ladder twice as steep costs against a total that is off by as much (round figure) */
+const shapeWeight = 0.15;
+/** rungs from here on are counted in fives */
+const longRung = 36;
+
 /**
- * A ladder scaled as a coach would: the step stays a familiar one (1, 2, 3, 5, 10) and every rung stays a multiple of it where the original's were.
- * 21-15-9 gives 27-21-15, 18-12-6, 15-10-5 …, never 17-13-8.
+ * A ladder scaled as a coach would: one step throughout, a familiar one, as near as that allows to the wanted total and then to the shape.
+ * 21-15-9 gives 27-21-15, 18-12-6, 15-10-5 …, never 17-13-8. Ladders of several steps (down then up, 50-30-10-10) keep their rungs in round figures.
+ * @param even every rung even, because sides alternate
  * @returns rungs ≥ 1, as many as before
  */
 export function scaleLadder(rungs: readonly number[], factor: number, even: boolean): number[] {
+  const gaps = rungs.slice(1).map((rung, index) => rungs[index]! - rung);
+  const gap = gaps[0] ?? 0;
+  if (gap <= 0 || gaps.some((each) => each !== gap)) return scaleRungs(rungs, factor, even);
+  const mean = (rungs.reduce((sum, rung) => sum + rung, 0) / rungs.length) * factor;
+  const steepness = (top: number, last: number): number => Math.log(top / last);
+  const asWritten = steepness(rungs[0]!, rungs[rungs.length - 1]!);
+  let best: { cost: number; last: number; gap: number } | null = null;
+  for (let nextGap = 1; nextGap <= Math.max(2, gap * factor * 2); nextGap++) {
+    const toMiddle = (nextGap * (rungs.length - 1)) / 2;
+    for (let last = Math.max(1, Math.floor(mean - toMiddle) - nextGap); last <= Math.max(2, Math.ceil(mean - toMiddle) + nextGap); last++) {
+      const top = last + 2 * toMiddle;
+      if (!familiar(last, nextGap) || (even && (last % 2 === 1 || nextGap % 2 === 1))) continue;
+      if (top > longRung && (last % 5 !== 0 || nextGap % 5 !== 0)) continue;
+      const cost = Math.abs(Math.log((last + toMiddle) / mean)) + shapeWeight * Math.abs(steepness(top, last) - asWritten);
+      if (best === null || cost < best.cost - 1e-12) best = { cost, last, gap: nextGap };
+    }
+  }
+  if (best === null) return scaleRungs(rungs, factor, even);
+  const { last, gap: step } = best;
+  return rungs.map((_, index) => last + step * (rungs.length - 1 - index));
+}
+
+/** Each rung for itself: multiples of the largest familiar figure that the written rungs share and that is not too coarse for the smallest. */
+function scaleRungs(rungs: readonly number[], factor: number, even: boolean): number[] {
   const common = rungs.reduce((a, b) => divisor(a, b));
-  const familiar = [10, 5, 4, 3, 2, 1].find((step) => common % step === 0 && step * 2 <= Math.max(2, Math.min(...rungs) * factor * 1.5)) ?? 1;
-  // long rungs are counted in fives
-  const long = Math.max(...rungs) * factor > 36 ? Math.max(5, familiar) : familiar;
+  const shared = [10, 5, 4, 3, 2, 1].find((step) => common % step === 0 && step * 2 <= Math.max(2, Math.min(...rungs) * factor * 1.5)) ?? 1;
+  const long = Math.max(...rungs) * factor > longRung ? Math.max(5, shared) : shared;
   const step = even && long % 2 === 1 ? long * 2 : long;
-  const steps = rungs.slice(1).map((rung, index) => rungs[index]! - rung);
-  const arithmetic = steps.length > 0 && steps.every((each) => each === steps[0] && each > 0);
-  const toStep = (value: number): number => Math.max(step, Math.round(value / step) * step);
-  if (!arithmetic) return rungs.map((rung) => toStep(rung * factor));
-  const gap = toStep(steps[0]! * factor);
-  const total = rungs.reduce((sum, rung) => sum + rung, 0) * factor;
-  let last = toStep(total / rungs.length - (gap * (rungs.length - 1)) / 2);
-  if (last < step) last = step;
-  return rungs.map((_, index) => last + gap * (rungs.length - 1 - index));
+  return rungs.map((rung) => Math.max(step, Math.round((rung * factor) / step) * step));
 }
 
 /** Caps and durations: to the half minute from 3:00 on, to 5 s below. */

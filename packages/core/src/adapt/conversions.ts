@@ -56,7 +56,11 @@ const rows: readonly Row[] = [
         ? { factor: 1, perSide: true, rule: 'pullUpsToRows', said: 'the same count each side', preferred: true }
         : { factor: 0.5, perSide: true, rule: 'pullUpsToRows', said: 'the same count in all', preferred: true },
   },
-  { from: ['strict-toes-to-bar'], to: ['strict-leg-raise', 'v-up'], convert: () => same('one for one, strict stays strict', 'strictMissing', 1, true) },
+  {
+    from: ['strict-toes-to-bar'],
+    to: ['strict-leg-raise', 'v-up'],
+    convert: (rules) => same('one for one, strict stays strict', 'strictMissing', 1, rules.strictMissing !== 'kipping'),
+  },
   { from: ['strict-toes-to-bar', 'toes-to-bar'], to: ['sit-up', 'anchored-sit-up'], convert: () => same('two plain sit-ups for one', null, 2) },
   { from: ['toes-to-bar', 'kipping-toes-to-bar'], to: ['v-up', 'weighted-sit-up', 'hanging-leg-raise'], convert: () => same('one for one') },
   { from: ['running-skip'], to: ['jog-on-the-spot'], convert: () => same('one for one', null, 1, true) },

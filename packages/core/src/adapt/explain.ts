@@ -4,12 +4,13 @@ import { mainPattern, movementOf } from '../movements/catalogue';
 import { muscles, type Muscle, type Pattern } from '../movements/movement';
 import { constants } from '../simulate/body';
 import { demandOf } from '../simulate/demand';
-import { ruleLabel } from '../rules/house-rules';
+import { ruleLabel, type RuleKey } from '../rules/house-rules';
 import { wordsOf } from '../notation/format-workout';
 import { formatClock } from '../units/duration';
 import { formatMass } from '../units/mass';
 import type { SlotStimulus } from '../stimulus/stimulus';
 import type { Slot } from '../workout/workout';
+import { isHalfOwned, isSkill } from './half-skill';
 import { hardLimits } from './hard-limits';
 import { nearMovements } from './near';
 import type { AdaptContext } from './question';
@@ -115,6 +116,21 @@ function whyLeft(slot: Slot, choice: Choice, context: AdaptContext, stimulus: Sl
   return `${original.name}: about ${inside < 1 ? 'none' : Math.floor(inside)} in one go against ${Math.round(stimulus.count)} asked`;
 }
 
+/** House rules that had a say in a choice and are not named with a conversion. */
+function rulesBehind(slot: Slot, choice: Choice, context: AdaptContext, stimulus: SlotStimulus): RuleKey[] {
+  const [original, movement] = [movementOf(slot.movement), movementOf(choice.movement)];
+  const swapped = movement.id !== original.id;
+  const behind: RuleKey[] = [];
+  if (swapped && original.family === 'push-up' && (movement.id === 'raised-push-up' || movement.id === 'knee-push-up')) behind.push('easierPushUp');
+  if (swapped && context.athlete.limits.squatDepth !== null && (movement.id === 'half-squat' || movement.id === 'squat-to-chair')) behind.push('squatDepth');
+  if (isSkill(original) && choice.coachRank === null && hardLimits(original, context).length === 0) {
+    const { repsToFailure } = demandOf(slot.movement, slot.unit, context.capacity, 0, null);
+    if (isHalfOwned(original, repsToFailure, stimulus.count)) behind.push('halfSkill');
+  }
+  if (choice.perSide && !slot.perSide) behind.push('sides');
+  return behind;
+}
+
 /** One plain sentence with figures. */
 export function reasonOf(slot: Slot, choice: Choice, context: AdaptContext, stimulus: SlotStimulus, timeScale: number): string {
   const movement = movementOf(choice.movement);
@@ -128,7 +144,14 @@ export function reasonOf(slot: Slot, choice: Choice, context: AdaptContext, stim
   const conversion = choice.said ? `${choice.said}${choice.rule ? ` (house rule “${ruleLabel(choice.rule, context.rules[choice.rule])}”)` : ''}` : null;
   const height =
     choice.heightCm !== null && choice.movement === 'raised-push-up' ? `hands at ${choice.heightCm} cm, the lowest surface that stays unbroken` : null;
-  const details = [conversion, height, load, time].filter((each): each is string => each !== null);
+  const beside =
+    choice.coachRank === null ? null : (slot.alternatives.flatMap((option) => (option.length === 1 ? [option[0]!] : []))[choice.coachRank] ?? null);
+  const fewer =
+    beside?.count.kind === 'fixed' && choice.count.kind === 'fixed' && choice.count.men !== beside.count[context.athlete.category]
+      ? `${beside.count[context.athlete.category]} would leave the window`
+      : null;
+  const named = rulesBehind(slot, choice, context, stimulus).map((key) => `house rule “${ruleLabel(key, context.rules[key])}”`);
+  const details = [conversion, ...named, fewer, height, load, time].filter((each): each is string => each !== null);
   if (left) return `${left}: ${countText(choice)} ${wordsOf(movement.id)}; ${details.join('; ')}.`;
   const changed = choice.count.kind !== slot.count.kind || JSON.stringify(choice.count) !== JSON.stringify(slot.count);
   return `${changed ? `Kept, with ${countText(choice)}` : 'As written'}: ${details.join('; ')}.`;

@@ -1,7 +1,7 @@
 /** Small steps from a version: rounds or the ladder, a count or a load up or down, a count that rights the time, one load for all. */
 import { movementOf } from '../movements/catalogue';
 import { itemLists } from '../workout/walk';
-import type { Block, Count, Part } from '../workout/workout';
+import type { Block, Count, Part, Slot } from '../workout/workout';
 import type { Choice, PartLever } from './choice';
 import { roundFigures, scaleLadder } from './coach-numbers';
 import type { AdaptContext, SlotQuestion } from './question';
@@ -43,10 +43,21 @@ export function leversOf(part: Part, lever: PartLever): PartLever[] {
 /** beyond this ratio to the written count (e^0.25 ≈ 1.28) the same movement is no longer the same idea: another movement may be better */
 const freeRatio = 0.25;
 const farWeight = 0.7;
-/** What moving a count further from the written one adds, for the written movement only. */
-function farPrice(next: Count, { movement, count }: Choice, { slot }: SlotQuestion): number {
-  if (movement !== slot.movement || next.kind !== 'fixed' || count.kind !== 'fixed' || slot.count.kind !== 'fixed') return 0;
-  const written = slot.count.men;
+/** The slot as the coach wrote it with this movement: the line itself, or the alternative beside it; null for a movement of the model's. */
+function writtenWith({ movement, coachRank }: Choice, slot: Slot): Slot | null {
+  return movement === slot.movement
+    ? slot
+    : coachRank === null
+      ? null
+      : (slot.alternatives.flatMap((option) => (option.length === 1 ? [option[0]!] : []))[coachRank] ?? null);
+}
+
+/** What moving a count further from the written one adds, for what the coach wrote only. */
+function farPrice(next: Count, choice: Choice, { slot }: SlotQuestion): number {
+  const source = writtenWith(choice, slot);
+  const { count } = choice;
+  if (!source || next.kind !== 'fixed' || count.kind !== 'fixed' || source.count.kind !== 'fixed') return 0;
+  const written = source.count.men;
   const price = (figure: number): number => farWeight * Math.max(0, Math.abs(Math.log(figure / Math.max(1, written))) - freeRatio);
   return price(next.men) - price(count.men);
 }
@@ -85,18 +96,19 @@ const nearestIndex = (loads: readonly { readonly grams: number }[], grams: numbe
 export const canGoUp = ({ load }: Choice, context: AdaptContext): boolean =>
   load !== null && context.loads.some((each) => each.implement === load.implement && each.count === load.count && each.grams > load.grams);
 
-/** One step in count or in load around a choice, at the same movement. */
+/** One step in count or in load around a choice, at the same movement. What the coach wrote beside the line keeps its count unless the window is `missed` with it. */
 export function neighboursOf(
   choice: Choice,
   question: SlotQuestion,
   context: AdaptContext,
   lock: SlotLock | undefined,
   time: number,
+  missed: boolean,
 ): { choice: Choice; kind: 'count' | 'load' }[] {
   const found: { choice: Choice; kind: 'count' | 'load' }[] = [];
   const movement = movementOf(choice.movement);
   const isEven = movement.side === 'alternating' && question.slot.bracket === null && question.slot.side === null;
-  if (lock?.reps === undefined && choice.coachRank === null && choice.rule === null && choice.said === null && question.slot.bracket === null) {
+  if (lock?.reps === undefined && (choice.coachRank === null || missed) && choice.rule === null && choice.said === null && question.slot.bracket === null) {
     const counts = (() => {
       switch (choice.count.kind) {
         case 'fixed': {
@@ -130,7 +142,7 @@ export function neighboursOf(
           count,
           structural:
             choice.structural +
-            (choice.movement === question.slot.movement && JSON.stringify(choice.count) === JSON.stringify(question.slot.count) ? 0.03 : 0.004) +
+            (JSON.stringify(choice.count) === JSON.stringify(writtenWith(choice, question.slot)?.count) ? 0.03 : 0.004) +
             farPrice(count, choice, question),
         },
       });

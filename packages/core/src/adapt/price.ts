@@ -17,6 +17,8 @@ export const structuralWeight = 0.8;
 const needlessSwap = 0.05;
 /** a stated window is hit wherever some candidate can hit it: missing it costs more than any swap on the way there */
 const outsideWindow = 0.6;
+/** drift saturates; a version far out of time still gets better by coming nearer */
+const farOut = { beyond: 0.3, weight: 0.04 } as const;
 
 export interface Evaluated {
   readonly objective: number;
@@ -134,8 +136,9 @@ export function evaluatePoint(space: Space, choices: readonly Choice[], lever: P
   const lost = result.fellBehind > 0 && filled.kind === 'every' ? 0.2 * Math.min(1, result.fellBehind / filled.count) : 0;
   const capped = result.reached && filled.kind === 'forTime' ? 0.15 : 0;
   const eased = inside === true ? -easing.rate * Math.min(easing.upTo, Math.abs(drift.time)) : 0;
+  const far = farOut.weight * Math.max(0, Math.abs(drift.time) - farOut.beyond);
   return {
-    objective: drift.total + eased + staticCost(space, choices, lever) + (inside === false ? outsideWindow : 0) + lost + capped,
+    objective: drift.total + far + eased + staticCost(space, choices, lever) + (inside === false ? outsideWindow : 0) + lost + capped,
     drift,
     result,
     part: filled,

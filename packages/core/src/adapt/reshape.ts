@@ -107,7 +107,7 @@ export function lastResort(slot: Slot, part: Part, intent: PartIntent, index: nu
     .filter((each) => !each.prepareOnly && each.anyOf === null)
     .flatMap((each) =>
       choicesFor({ ...question, slot: { ...slot, movement: each.id, load: null, unit: each.unit, alternatives: [] } }, context, null)
-        .filter((choice) => choice.movement === each.id && choice.load === null)
+        .filter((choice) => choice.movement === each.id && choice.load === null && (slot.bracket === null || choice.unit === 'reps'))
         .slice(0, 1),
     );
   const worth = (choice: Choice): number => {
@@ -116,7 +116,18 @@ export function lastResort(slot: Slot, part: Part, intent: PartIntent, index: nu
   };
   const top = open.reduce<Choice | null>((best, each) => (best === null || worth(each) > worth(best) ? each : best), null);
   return top
-    ? { ...slot, movement: top.movement, unit: top.unit, load: null, count: top.count, perSide: top.perSide, alternatives: [], link: null, bracket: null }
+    ? {
+        ...slot,
+        movement: top.movement,
+        unit: top.unit,
+        load: null,
+        count: top.count,
+        perSide: top.perSide,
+        side: null,
+        note: null,
+        alternatives: [],
+        link: null,
+      }
     : null;
 }
 

@@ -33,6 +33,8 @@ const tooFitPenalty = 0.06;
 const usualEffort: Effort = { bounds: 8000, simulations: 120 };
 const sweeps = 2;
 const moves = 8;
+/** and while a stated window is still missed */
+const movesToWindow = 16;
 
 export function searchPart(part: Part, intent: PartIntent, context: AdaptContext, locks: readonly SlotLock[] = [], effort: Effort = usualEffort): PartPlan {
   const space = spaceOf(part, intent, context, locks);
@@ -102,7 +104,9 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     });
     if (best.objective >= before) break;
   }
-  for (let move = 0; move < moves; move++) {
+  for (let move = 0; move < movesToWindow; move++) {
+    const missed = insideWindow(intent, best.part.kind, best.result.score) === false;
+    if (move >= moves && !missed) break;
     const before = { best, choices, lever };
     // too fit for it: the first lever is the house rule's, as far as there is a heavier load at all
     const tooFit = best.drift.time < 0 && (context.rules.tooFit !== 'load' || choices.some((each) => canGoUp(each, context)));
@@ -117,7 +121,7 @@ export function searchPart(part: Part, intent: PartIntent, context: AdaptContext
     questions.forEach((question, index) => {
       if (leaders[index] !== index) return;
       const lock = locks.find((each) => each.slot === index);
-      for (const { choice, kind } of neighboursOf(choices[index]!, question, context, lock, before.best.drift.time)) {
+      for (const { choice, kind } of neighboursOf(choices[index]!, question, context, lock, before.best.drift.time, missed)) {
         const second = tooFit && kind !== (context.rules.tooFit === 'load' ? 'load' : 'count');
         consider(replaced(index, choice), lever, second ? tooFitPenalty : 0);
       }

@@ -7,13 +7,20 @@ import { nearPattern, similarity } from './near';
 import type { SlotQuestion } from './question';
 
 /** what following a stated conversion is worth: about what a swap to a far movement costs */
-export const preferredWorth = 0.9;
+export const preferredWorth = 1;
+
+/** what practising a half-owned skill is worth under the rules for it: more than its time costs */
+const practiceWorth = 2;
+/** what one side after the other costs where the coach wants sides to alternate */
+const blocksPrice = 0.02;
 
 export interface CostInput {
   readonly original: Movement;
   readonly movement: Movement;
   readonly hops: number;
   readonly kept: boolean;
+  /** a skill that is there, but not for the whole set */
+  readonly halfOwned: boolean;
   readonly slot: Slot;
   readonly bout: { seconds: number; setShare: number; joulesPerKg: number };
   readonly question: SlotQuestion;
@@ -40,7 +47,9 @@ export function costOf(input: CostInput): { structural: number; cost: number } {
     (kept ? 0 : (input.rules.homeVersion === 'another' ? 0.3 : 1) * (0.05 + 0.04 * hops + 0.25 * (1 - muscle) + shorter)) +
     // what the coach said must stay is left only when nothing of it can be done
     (leavesPattern(original, movement, question.intent.mustStay) ? 1.2 : 0) +
-    (movement.side === 'perSide' && original.side !== 'perSide' && input.rules.sides === 'alternate' ? 0.02 : 0) +
+    (movement.side === 'perSide' && original.side !== 'perSide' && input.rules.sides === 'alternate' ? blocksPrice : 0) +
+    // a half-owned skill is practised, where the rule says so
+    (kept && input.halfOwned && input.rules.halfSkill !== 'swapUnlessNear' ? -practiceWorth : 0) +
     (input.countChanged && kept ? 0.03 : 0) +
     (input.loadChanged ? 0.015 : 0) +
     // a conversion the house rules state is what this coach would do

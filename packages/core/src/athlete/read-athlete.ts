@@ -64,6 +64,13 @@ function readTimes(raw: Plain, warn: (key: string, message: string) => void): Ti
   });
 }
 
+/** An athlete file with results that were logged elsewhere, after those it tells itself. Anything that is no file is left as it is. */
+export function fileWithResults(file: unknown, logged: readonly { readonly workout: string; readonly score: string }[]): unknown {
+  if (!isPlain(file) || logged.length === 0) return file;
+  const told: unknown[] = Array.isArray(file['results']) ? file['results'] : [];
+  return { ...file, results: [...told, ...logged.map(({ workout, score }) => ({ workout, score }))] };
+}
+
 function readResults(raw: unknown, warn: (key: string, message: string) => void): { workout: string; score: string }[] {
   if (raw === undefined || raw === null) return [];
   const list = Array.isArray(raw) ? raw : [];

@@ -8,8 +8,9 @@ import { estimateCapacity, type Capacity } from '../capacity/capacity';
 import { parseWorkout } from '../notation/parse-workout';
 import { compile } from '../simulate/program';
 import type { Workout } from '../workout/workout';
-import { elasticityNear, fitnessFor, scoreValue, scorer } from './compare';
+import { elasticityNear, fitnessFor, scorer } from './score-of-fitness';
 import { readScore, type Score } from './score-text';
+import { scoreValue } from './score-value';
 
 export interface PastResult {
   readonly workout: Workout;
@@ -68,8 +69,17 @@ export function learnFitness(capacity: Capacity, results: readonly PastResult[])
   return { fitness: Math.exp(log), spread, used: observed.length };
 }
 
-/** The capacity of an athlete with everything known: figures told, norms, and past results. */
+const known = new WeakMap<Athlete, Capacity>();
+/** The capacity of an athlete with everything known: figures told, norms, and past results. Read once an athlete: his results cost a root-finding each. */
 export function capacityOf(athlete: Athlete): Capacity {
+  const before = known.get(athlete);
+  if (before) return before;
+  const capacity = withResults(athlete);
+  known.set(athlete, capacity);
+  return capacity;
+}
+
+function withResults(athlete: Athlete): Capacity {
   const capacity = estimateCapacity(athlete);
   const results = (athlete.results ?? []).flatMap(({ workout, score }): PastResult[] => {
     const read = readScore(score);

@@ -21,6 +21,8 @@ export interface PartStimulus {
   readonly patterns: Readonly<Record<Pattern, number>>;
   /** the same in the order of `patterns` */
   readonly shares: readonly number[];
+  /** share of the tiring work by muscle group, in the order of `muscles`, summing to 1 */
+  readonly muscleShares: readonly number[];
   readonly gripShare: number;
   readonly skill: number;
   readonly boutSeconds: number;
@@ -33,6 +35,8 @@ export interface PartStimulus {
   readonly elasticity: number;
   readonly score: number;
   readonly seconds: number;
+  /** rest density: share of the time that is not work, breaks and pauses alike; 0 before a run */
+  readonly restShare: number;
 }
 
 const gripIndex = muscles.indexOf('grip');
@@ -41,9 +45,16 @@ const gripIndex = muscles.indexOf('grip');
 export const openCount = (demand: Demand): number =>
   demand.secondsPerUnit ? 30 / demand.secondsPerUnit(12) : Math.min(30 / demand.cycleSeconds, demand.repsToFailure);
 
+/** Lists in the order of `patterns` and of `muscles`. */
+export interface Shares {
+  readonly patterns: number[];
+  readonly muscles: number[];
+}
+
 /** Sums over the bouts of a part, from which its stimulus follows; additive over slots. */
 export class Work {
   readonly shares = new Float64Array(patterns.length);
+  readonly tired = new Float64Array(muscles.length);
   seconds = 0;
   joules = 0;
   grip = 0;
@@ -55,6 +66,7 @@ export class Work {
     const bout = boutOf(demand, count, capacity);
     const whole = bout.seconds * bouts;
     for (let at = 0; at < patterns.length; at++) this.shares[at]! += (demand.movement.patterns[patterns[at]!] ?? 0) * whole;
+    for (let at = 0; at < muscles.length; at++) this.tired[at]! += demand.tires[at]! * whole;
     this.seconds += whole;
     this.joules += bout.joulesPerKg * bouts;
     this.grip += demand.tires[gripIndex]! * whole;
@@ -66,6 +78,7 @@ export class Work {
 
   add(other: Work): void {
     for (let at = 0; at < this.shares.length; at++) this.shares[at]! += other.shares[at]!;
+    for (let at = 0; at < this.tired.length; at++) this.tired[at]! += other.tired[at]!;
     this.seconds += other.seconds;
     this.joules += other.joules;
     this.grip += other.grip;
@@ -76,16 +89,22 @@ export class Work {
 
   clear(): void {
     this.shares.fill(0);
+    this.tired.fill(0);
     this.seconds = this.joules = this.grip = this.skill = this.feel = this.elastic = 0;
   }
 
-  /** Everything a stimulus says but its slots and its score. @param into where the shares are written; a fresh list when it is kept */
-  sums(into: number[] = []): Pick<PartStimulus, 'feel' | 'shares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill' | 'boutSeconds' | 'elasticity'> {
+  /** Everything a stimulus says but its slots and its score. @param into where the shares are written; fresh lists when they are kept */
+  sums(
+    into: Shares = { patterns: [], muscles: [] },
+  ): Pick<PartStimulus, 'feel' | 'shares' | 'muscleShares' | 'joulesPerKg' | 'breathing' | 'gripShare' | 'skill' | 'boutSeconds' | 'elasticity'> {
     const whole = Math.max(1e-6, this.seconds);
-    const shares = into;
-    for (let at = 0; at < this.shares.length; at++) shares[at] = this.shares[at]! / whole;
+    for (let at = 0; at < this.shares.length; at++) into.patterns[at] = this.shares[at]! / whole;
+    let tired = 1e-6;
+    for (let at = 0; at < this.tired.length; at++) tired += this.tired[at]!;
+    for (let at = 0; at < this.tired.length; at++) into.muscles[at] = this.tired[at]! / tired;
     return {
-      shares,
+      shares: into.patterns,
+      muscleShares: into.muscles,
       gripShare: this.grip / whole,
       skill: this.skill / whole,
       boutSeconds: this.seconds,
@@ -132,5 +151,7 @@ export function stimulusOf(program: Program, part: number, result: PartResult | 
   const slots = [...bySlot.entries()].sort((a, b) => a[0] - b[0]).map(([, value]) => value);
   const sums = work.sums();
   const byPattern = Object.fromEntries(patterns.map((pattern, at) => [pattern, sums.shares[at]!])) as Record<Pattern, number>;
-  return { ...sums, patterns: byPattern, slots, score: result?.score ?? 0, seconds: result ? result.endSeconds - result.startSeconds : 0 };
+  const seconds = result ? result.endSeconds - result.startSeconds : 0;
+  const restShare = result && seconds > 0 ? 1 - Math.min(1, result.workSeconds / seconds) : 0;
+  return { ...sums, patterns: byPattern, slots, score: result?.score ?? 0, seconds, restShare };
 }

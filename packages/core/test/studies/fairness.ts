@@ -1,83 +1,78 @@
 /**
- * Study 5: are boards fair between versions? Athletes of known fitness do versions of one workout; their scores come from a deliberately different world:
- * every constant off by up to ±15 %, every movement's reps at hand, cost and cycle off by up to ±15 %, another break habit, and day noise.
- * Our equivalent knows nothing of that. Kendall's tau between the board and the true fitness, for several ways to make a board.
+ * Study 5: are boards fair between versions? Athletes of known fitness do versions of one workout that differ in kit and in difficulty; their scores come from a
+ * deliberately different world (`other-world.ts`) with day noise, and are written down as a coach does: whole seconds, rounds and reps. Our equivalent knows nothing of
+ * that world. Kendall's tau between the board and the true fitness, for several ways to make a board.
  */
 import {
   adapt,
+  boardShift,
+  capacityOf,
+  carryOver,
+  compareScores,
   compile,
-  constants,
-  equivalentOf,
   formAtFitness,
+  formatScore,
+  headline,
   learnConversions,
+  lessonOf,
   normalFrom,
   parseWorkout,
+  readDone,
   readKit,
   referenceAthlete,
   referenceCapacity,
+  repsPerRound,
   seededRandom,
   walkProgram,
-  headline,
-  type Constants,
-  type FitnessResult,
+  type Athlete,
+  type Done,
   type LearnedConversions,
+  type Level,
   type Place,
+  type Reading,
   type Score,
   type Workout,
 } from '../../src/index';
-import type { Demand } from '../../src/simulate/demand';
+import { otherWorld, type World } from './other-world';
 
-const off = 0.15;
+/** log standard deviation of a day's score */
 const dayNoise = 0.04;
 /** log standard deviation of true fitness: a class from newer to competitive athletes */
 const fitnessSpread = 0.22;
-
-interface World {
-  readonly constants: Constants;
-  readonly demand: (demand: Demand) => Demand;
-}
-
-/** A world whose every figure differs from ours by up to ±15 %, and whose athletes break earlier. */
-export function otherWorld(seed: number): World {
-  const random = seededRandom(seed);
-  const skew = (): number => 1 + off * (2 * random() - 1);
-  const changed = Object.fromEntries(Object.entries(constants).map(([key, value]) => [key, value * skew()])) as unknown as Constants;
-  const movements = new Map<string, { reps: number; cost: number; cycle: number }>();
-  return {
-    constants: { ...changed, breakMargin: Math.min(0.9, changed.breakMargin * 0.75), insideShare: Math.min(0.95, changed.insideShare) },
-    demand: ({ secondsPerUnit, ...demand }) => {
-      const known = movements.get(demand.movement.id) ?? { reps: skew(), cost: skew(), cycle: skew() };
-      movements.set(demand.movement.id, known);
-      return {
-        ...demand,
-        repsToFailure: demand.repsToFailure * known.reps,
-        joulesPerKg: demand.joulesPerKg * known.cost,
-        cycleSeconds: demand.cycleSeconds * known.cycle,
-        secondsPerUnit: secondsPerUnit && ((watts) => secondsPerUnit(watts) * known.cost),
-      };
-    },
-  };
-}
+/** log standard deviations of what an athlete's file says: the whole of it is months old, and each figure has its own error */
+const fileNoise = { whole: 0.1, figure: 0.05 };
 
 const place = (name: string, kit: string[]): Place => ({ name, floor: { lengthM: 6, widthM: 4 }, ceilingM: 3, noise: 'normal', kit: readKit(kit).items });
-const places: readonly Place[] = [
-  place('station', [
-    'barbell 20 kg, plates 2x20 2x15 4x10 2x5 2x2.5 kg',
-    'adjustable dumbbell 5-40 kg step 2.5 x 2',
-    'kettlebell 16 kg',
-    'kettlebell 24 kg',
-    'pull-up bar',
-    'rings',
-    'box 60 cm',
-    'rope',
-    'rowing machine',
-    'run route 200 m, 400 m',
-    'wall',
-    'bench',
-  ]),
-  place('hut', ['dumbbell 20 kg', 'chair 45 cm', 'wall', 'run route 200 m, 400 m']),
-  place('cabin', ['chair 45 cm', 'wall']),
-];
+const station = place('station', [
+  'barbell 20 kg, plates 2x20 2x15 4x10 2x5 2x2.5 kg',
+  'adjustable dumbbell 5-40 kg step 2.5 x 2',
+  'kettlebell 16 kg',
+  'kettlebell 24 kg',
+  'pull-up bar',
+  'rings',
+  'box 60 cm',
+  'rope',
+  'rowing machine',
+  'run route 200 m, 400 m',
+  'wall',
+  'bench',
+]);
+const hut = place('hut', ['dumbbell 20 kg', 'chair 45 cm', 'wall', 'run route 200 m, 400 m']);
+const cabin = place('cabin', ['chair 45 cm', 'wall']);
+
+/** The versions of a workout, hardest first: `sameAim` differ in kit alone and are all built for the trained reference; in `tiers` the last is for a newer athlete. */
+export const versionSets = {
+  sameAim: [
+    [station, 'trained'],
+    [hut, 'trained'],
+    [cabin, 'trained'],
+  ],
+  tiers: [
+    [station, 'trained'],
+    [hut, 'trained'],
+    [cabin, 'newer'],
+  ],
+} as const satisfies Record<string, readonly (readonly [Place, Level])[]>;
 
 export const fairnessWorkouts: readonly string[] = [
   '# Breakwater\nAMRAP 14:00\n7 db push press @ 2x17.5 kg\n9 toes-to-bar\n40 m shuttle run',
@@ -88,19 +83,35 @@ export const fairnessWorkouts: readonly string[] = [
   '# Long Pier\nAMRAP 20:00\n400 m run\n12 front squat @ 50 kg\n8 ring dip',
 ];
 
-export interface FairnessCell {
-  readonly workout: string;
+export interface FairnessCase {
+  readonly text: string;
   readonly world: number;
+  /** false: the world's constants alone are wrong */
+  readonly movementsOff?: boolean;
+  readonly versions: keyof typeof versionSets;
   readonly chosen: 'at random' | 'weaker take easier';
-  /** Kendall's tau with true fitness */
+  /** `strangers`: nothing is known of anybody but the level; `files`: each athlete's file tells lifts, best sets and run times; `history`: and scores of other workouts */
+  readonly known: 'strangers' | 'files' | 'history';
+  /** athletes on the board */
+  readonly people?: number;
+  /** results to learn from, of athletes who are not on the board */
+  readonly calibration?: number;
+}
+
+/** Kendall's tau with true fitness of each way to make a board, and the bias between versions. */
+export interface FairnessCell {
   readonly raw: number;
+  /** raw ÷ what the reference athlete gets in the version */
   readonly ratio: number;
   readonly perVersion: number;
+  /** what is known alone, without anybody having trained today; 0 for strangers */
+  readonly files: number;
+  /** the board as it is shown before anything was learned */
   readonly equivalent: number;
-  /** after calibration on 200 results of athletes who did several versions, and of athletes who did one */
+  /** after calibration on the results of athletes who did several versions, and of athletes who did one */
   readonly calibrated: number;
   readonly calibratedOnce: number;
-  /** largest difference between two versions of mean ln(fitness the scores say ÷ true) */
+  /** largest difference between two versions of mean ln(fitness the board says ÷ true), the same class in each */
   readonly bias: number;
   readonly biasCalibrated: number;
   readonly biasCalibratedOnce: number;
@@ -117,147 +128,151 @@ export function kendallTau(a: readonly number[], b: readonly number[]): number {
   return agree / pairs;
 }
 
-interface Done {
-  readonly athlete: string;
-  readonly version: number;
-  readonly truth: number;
+const reference = referenceAthlete('men');
+const capacity = referenceCapacity('men');
+
+/** What an athlete of this fitness would have in the file. A lift grows so that the reps at 60 % of it do what every set does. @param noise one draw a figure */
+function fileOf(logFitness: number, noise: () => number): Pick<Athlete, 'maxes' | 'bestSets' | 'times'> {
+  const told = logFitness + fileNoise.whole * noise();
+  const figure = (): number => Math.exp(told + fileNoise.figure * noise());
+  const { lifts, sets } = capacity;
+  const maxes = { 'back-squat': lifts.backSquat, deadlift: lifts.deadlift, 'strict-press': lifts.strictPress, clean: lifts.clean };
+  const bests = {
+    'strict-pull-up': sets.strictPullUp,
+    'push-up': sets.pushUp,
+    'toes-to-bar': sets.toesToBar,
+    'ring-dip': sets.dip,
+    'sit-up': sets.sitUp,
+    'double-under': sets.doubleUnder,
+  };
+  const metresPerSecond = capacity.criticalPower / 3.6;
+  const reserveMetres = capacity.reserve / 3.6;
+  return {
+    maxes: Object.fromEntries(Object.entries(maxes).map(([id, { value }]) => [id, { kg: value * (0.6 + 0.4 * figure() ** 1.5), reps: 1 }])),
+    bestSets: Object.fromEntries(Object.entries(bests).map(([id, { value }]) => [id, value * figure() ** 1.5])),
+    times: [400, 5000].map((metres) => {
+      const share = figure();
+      return { engine: 'run', metres, seconds: (metres - reserveMetres * share) / (metresPerSecond * share) };
+    }),
+  };
+}
+
+interface Scored extends Done {
+  readonly logTruth: number;
+  readonly at: number;
   /** higher is better, whatever the score */
   readonly raw: number;
   readonly ratio: number;
-  readonly apparent: number;
-  readonly elasticity: number;
-  readonly trust: number;
 }
 
-/** Scores of a version as a function of true fitness in the other world, and the apparent fitness our model reads from a score; both by interpolation on a fine grid. */
-function versionModel(original: Workout, version: Workout, world: World) {
-  const capacity = referenceCapacity('men');
+/** A version with the scores the other world gives in it. */
+function versionIn(world: World, version: Workout) {
   const program = compile(version, capacity);
-  const truth = (fitness: number): number =>
+  const { unit, score: par } = headline(version, walkProgram(program));
+  const truth = (logFitness: number): number =>
     headline(
       version,
-      walkProgram(program, { form: formAtFitness(fitness), constants: world.constants, demands: (_part, _slot, demand) => world.demand(demand) }),
+      walkProgram(program, { form: formAtFitness(Math.exp(logFitness)), constants: world.constants, demands: (_part, _slot, demand) => world.demand(demand) }),
     ).score;
-  const { unit, score: par } = headline(version, walkProgram(program));
-  const read = (value: number): { log: number; elasticity: number; trust: number } => {
-    const score: Score =
-      unit === 'seconds' ? { kind: 'time', seconds: value } : { kind: 'rounds', rounds: Math.floor(value), reps: (value % 1) * repsIn(version, value) };
-    const found = equivalentOf(original, { athlete: referenceAthlete('men'), version, score })!;
-    return { log: Math.log(found.apparent), elasticity: found.elasticity, trust: found.trust };
-  };
-  return { truth, par, read, better: unit === 'seconds' ? -1 : 1 };
-}
-function repsIn(version: Workout, rounds: number): number {
-  const steps = compile(version, referenceCapacity('men')).parts[0]!.steps(0, Math.floor(rounds));
-  return steps.reduce((sum, step) => sum + (step.kind === 'move' ? step.worth : 0), 0);
+  const written = (value: number): Score =>
+    unit === 'seconds'
+      ? { kind: 'time', seconds: Math.round(value) }
+      : { kind: 'rounds', rounds: Math.floor(value), reps: Math.floor((value % 1) * repsPerRound(program, 0, Math.floor(value))) };
+  return { version, truth, written, par, better: unit === 'seconds' ? -1 : 1 };
 }
 
-/**
- * @param people athletes on the board
- * @param calibration results to learn from; athletes of the calibration are others than the board's
- */
-export function fairnessCell(text: string, worldSeed: number, chosen: FairnessCell['chosen'], people = 45, calibration = 200): FairnessCell {
+export function fairnessCell(asked: FairnessCase): FairnessCell {
+  const { text, people = 120, calibration = 200, chosen } = asked;
   const original = parseWorkout(text).workout;
-  const world = otherWorld(worldSeed);
-  const versions = places.map((at) => adapt(original, { ...referenceAthlete('men'), places: [at] }, { runs: 1 }).workout);
-  const models = versions.map((version) => versionModel(original, version, world));
-  const random = seededRandom(worldSeed * 31 + text.length);
-  const normal = normalFrom(random);
-  // read each model on a grid once: a root-finding a result would cost minutes
-  const tables = models.map(({ truth, read }) =>
-    Array.from({ length: 61 }, (_, at) => {
-      const fitness = Math.exp(-0.9 + at * 0.03);
-      const score = truth(fitness);
-      const { log: readLog, elasticity, trust } = read(score);
-      return { score, readLog, elasticity, trust };
-    }),
+  const world = otherWorld(asked.world, asked.movementsOff ?? true);
+  const versions = versionSets[asked.versions].map(([at, level]) =>
+    versionIn(world, adapt(original, { ...reference, level, places: [at] }, { runs: 1 }).workout),
   );
-  const at = (version: number, logTruth: number, noise: number): Done => {
-    const table = tables[version]!;
-    const model = models[version]!;
-    const place = Math.max(0, Math.min(table.length - 2, Math.floor((logTruth + 0.9) / 0.03)));
-    const part = (logTruth + 0.9) / 0.03 - place;
-    const between = (pick: (row: (typeof table)[number]) => number): number => pick(table[place]!) + part * (pick(table[place + 1]!) - pick(table[place]!));
-    const elasticity = Math.max(
-      0.05,
-      between((row) => row.elasticity),
-    );
-    const score = between((row) => row.score) * Math.exp(noise);
-    // a noisy score reads as the fitness its noise ÷ elasticity away
-    const apparent = between((row) => row.readLog) + (model.better * noise) / elasticity;
-    return {
-      athlete: '',
-      version,
-      truth: logTruth,
-      raw: model.better * score,
-      ratio: model.better > 0 ? score / model.par : model.par / score,
-      apparent,
-      elasticity,
-      trust: between((row) => row.trust),
-    };
+  const random = seededRandom(asked.world * 31 + text.length);
+  const normal = normalFrom(random);
+  const others = fairnessWorkouts.filter((each) => each !== text).map((each) => ({ text: each, ...versionIn(world, parseWorkout(each).workout) }));
+  const person = (name: string, logTruth: number, noise: () => number): Athlete => ({
+    ...reference,
+    name,
+    ...(asked.known === 'strangers' ? {} : fileOf(logTruth, noise)),
+    ...(asked.known === 'history'
+      ? { results: others.map((past) => ({ workout: past.text, score: formatScore(past.written(past.truth(logTruth) * Math.exp(dayNoise * noise()))) })) }
+      : {}),
+  });
+  const scored = (athlete: Athlete, logTruth: number, at: number, noise: number): Scored => {
+    const { version, truth, written, par, better } = versions[at]!;
+    const value = truth(logTruth) * Math.exp(noise);
+    return { athlete, version, score: written(value), logTruth, at, raw: better * value, ratio: better > 0 ? value / par : par / value };
   };
-  const draw = (name: string, versionOf: (logTruth: number) => number, several: number): Done[] => {
-    const truth = fitnessSpread * normal();
-    const done = several > 1 ? Array.from({ length: several }, (_, index) => index % places.length) : [versionOf(truth)];
-    return done.map((version) => ({ ...at(version, truth, dayNoise * normal()), athlete: name }));
-  };
-  const choose = (truth: number): number =>
+  const choose = (logTruth: number): number =>
     chosen === 'at random'
-      ? Math.floor(random() * places.length)
-      : Math.max(0, Math.min(places.length - 1, Math.round(1 - truth / fitnessSpread + 0.7 * normal())));
-  const board = Array.from({ length: people }, (_, index) => draw(`board ${index}`, choose, 1)).flat();
-  const several = Array.from({ length: Math.ceil(calibration / 3) }, (_, index) => draw(`several ${index}`, choose, 3))
-    .flat()
-    .slice(0, calibration);
-  const once = Array.from({ length: calibration }, (_, index) => draw(`once ${index}`, choose, 1)).flat();
-  const learn = (list: readonly Done[]): LearnedConversions =>
-    learnConversions(
-      list.map((each): FitnessResult => ({
-        athlete: each.athlete,
-        swaps: each.version === 0 ? [] : [`version ${each.version}`],
-        log: each.apparent,
-        spread: Math.hypot(dayNoise, 0.03) / each.elasticity,
-      })),
+      ? Math.floor(random() * versions.length)
+      : Math.max(0, Math.min(versions.length - 1, Math.round(1 - logTruth / fitnessSpread + 0.7 * normal())));
+  const draw = (name: string, every: boolean): Scored[] => {
+    const logTruth = fitnessSpread * normal();
+    const athlete = person(name, logTruth, normal);
+    return (every ? versions.map((_, at) => at) : [choose(logTruth)]).map((at) => scored(athlete, logTruth, at, dayNoise * normal()));
+  };
+  const drawMany = (count: number, name: string, every: boolean): Scored[] =>
+    Array.from({ length: count }, (_, index) => draw(`${name} ${index}`, every)).flat();
+  const learn = (list: readonly Scored[]): LearnedConversions =>
+    learnConversions(list.flatMap((each) => lessonOf(original, each, each.athlete.name, '') ?? []));
+
+  const board = drawMany(people, 'board', false);
+  const bySeveral = learn(drawMany(Math.ceil(calibration / versions.length), 'several', true).slice(0, calibration));
+  const byOnce = learn(drawMany(calibration, 'once', false));
+
+  const tau = (values: readonly number[]): number =>
+    kendallTau(
+      values,
+      board.map((each) => each.logTruth),
     );
-  const corrected = (list: readonly Done[], learned: LearnedConversions): number[] =>
-    list.map((each) => each.trust * (each.apparent - offsetOf(each.version, learned)));
-  const offsetOf = (version: number, learned: LearnedConversions): number => learned.swaps.get(`version ${version}`)?.log ?? 0;
-  /** largest difference between versions in what their scores say of the same athletes, without noise, over the middle of the class */
-  const bias = (learned: LearnedConversions): number => {
-    const means = tables.map((table, version) => {
-      const rows = table.flatMap((row, index) => (Math.abs(-0.9 + index * 0.03) <= fitnessSpread ? [row.readLog - (-0.9 + index * 0.03)] : []));
-      return rows.reduce((sum, value) => sum + value, 0) / rows.length - offsetOf(version, learned);
+  const tauOfBoard = (learned: LearnedConversions | null): number => {
+    const rows = compareScores(
+      original,
+      board.map((each) => ({ ...each, versionName: '', scoreText: '' })),
+      learned,
+    );
+    const index = new Map(rows.map((row) => [row.athlete, row.index!]));
+    return tau(board.map((each) => index.get(each.athlete.name)!));
+  };
+  const better = versions[0]!.better;
+  const predicted = (athlete: Athlete): number =>
+    better * headline(original, walkProgram(compile(original, capacityOf(athlete)), { form: formAtFitness(capacityOf(athlete).fitness) })).score;
+
+  // the middle of the class in every version, on a day without noise and with files that are true: what the board says of them, less the truth
+  const middling = Array.from({ length: 11 }, (_, index) => fitnessSpread * (index / 5 - 1));
+  const bias = (learned: LearnedConversions | null): number => {
+    const read = (done: Done): Reading => readDone(original, done, learned)!;
+    const shift = boardShift(board.map(read));
+    const means = versions.map((_, at) => {
+      const excess = middling.map((logTruth) => {
+        const done = scored(
+          person('', logTruth, () => 0),
+          logTruth,
+          at,
+          0,
+        );
+        return Math.log(carryOver(original, read(done), shift).fitness) - (asked.known === 'strangers' ? logTruth : 0);
+      });
+      return excess.reduce((sum, each) => sum + each, 0) / excess.length;
     });
     return Math.max(...means) - Math.min(...means);
   };
-  const truths = board.map((each) => each.truth);
-  const percentile = board.map((each) => {
-    const own = board.filter((other) => other.version === each.version).map((other) => other.raw);
-    return own.filter((value) => value < each.raw).length / Math.max(1, own.length - 1);
-  });
-  // the board ranks by the best estimate; a version's bias is told by what its scores alone say
-  const unlearned: LearnedConversions = { swaps: new Map(), athletes: new Map() };
-  const [bySeveral, byOnce] = [learn(several), learn(once)];
-  const plain = corrected(board, unlearned);
-  const fromSeveral = corrected(board, bySeveral);
-  const fromOnce = corrected(board, byOnce);
   return {
-    workout: parseWorkout(text).workout.title ?? '',
-    world: worldSeed,
-    chosen,
-    raw: kendallTau(
-      board.map((each) => each.raw),
-      truths,
+    raw: tau(board.map((each) => each.raw)),
+    ratio: tau(board.map((each) => each.ratio)),
+    perVersion: tau(
+      board.map((each) => {
+        const own = board.filter((other) => other.at === each.at).map((other) => other.raw);
+        return own.filter((value) => value < each.raw).length / Math.max(1, own.length - 1);
+      }),
     ),
-    ratio: kendallTau(
-      board.map((each) => each.ratio),
-      truths,
-    ),
-    perVersion: kendallTau(percentile, truths),
-    equivalent: kendallTau(plain, truths),
-    calibrated: kendallTau(fromSeveral, truths),
-    calibratedOnce: kendallTau(fromOnce, truths),
-    bias: bias(unlearned),
+    files: asked.known === 'strangers' ? 0 : tau(board.map((each) => predicted(each.athlete))),
+    equivalent: tauOfBoard(null),
+    calibrated: tauOfBoard(bySeveral),
+    calibratedOnce: tauOfBoard(byOnce),
+    bias: bias(null),
     biasCalibrated: bias(bySeveral),
     biasCalibratedOnce: bias(byOnce),
   };
