@@ -55,11 +55,12 @@ function exhaustive(): void {
 
 const boards: readonly (readonly [string, Pick<FairnessCase, 'versions' | 'known' | 'movementsOff'>])[] = [
   ['versions of other kit and difficulty, athletes with files', { versions: 'tiers', known: 'files' }],
-  ['the same, strangers', { versions: 'tiers', known: 'strangers' }],
+  ['the same, with five past scores each', { versions: 'tiers', known: 'history' }],
+  ['the first, strangers', { versions: 'tiers', known: 'strangers' }],
   ['versions of other kit alone, strangers', { versions: 'sameAim', known: 'strangers' }],
   ['the first, with the constants wrong and the movements right', { versions: 'tiers', known: 'files', movementsOff: false }],
 ];
-/** `npm run bench -- studies fairness` runs all four; each is 48 cells */
+/** `npm run bench -- studies fairness` runs all five; each is 48 cells */
 function fairness(): void {
   say('5. fair boards: Kendall’s tau with true fitness; another world makes the scores (constants and movements each ±15 %, other breaks, day noise 4 %)');
   for (const [name, asked] of boards)

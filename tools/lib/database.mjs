@@ -1,6 +1,6 @@
 /** A private MariaDB on loopback: own data directory, socket and port; never the system's instance. */
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { Refusal } from './say.mjs';
@@ -29,6 +29,15 @@ export function portIsFree(port, host = '127.0.0.1') {
 
 const query = (socket, sql) =>
   spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${user}`, '--batch', '--skip-column-names', '-e', sql], { encoding: 'utf8' });
+
+/** A server left behind by a start that was killed still holds the files: it is ours, by its pid file and its data directory, and is stopped in good order first. */
+async function stopLeftBehind(pidFile, data) {
+  const pid = existsSync(pidFile) ? Number(readFileSync(pidFile, 'utf8')) : NaN;
+  const isOurs = () => existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`--datadir=${data}\0`);
+  if (!Number.isInteger(pid) || !isOurs()) return;
+  process.kill(pid, 'SIGTERM');
+  for (let waited = 0; waited < 30_000 && isOurs(); waited += 100) await new Promise((resolve) => setTimeout(resolve, 100));
+}
 
 /**
  * @param directory where its files live; made when missing
@@ -62,6 +71,8 @@ export async function startDatabase(directory, { throwAway = false } = {}) {
         `The database could not be made in ${data}: ${(made.stderr || made.stdout || String(made.error)).trim().split('\n').slice(-3).join(' ')}`,
       );
   }
+  const pidFile = join(directory, 'mariadb.pid');
+  await stopLeftBehind(pidFile, data);
   const port = await freePort();
   const fast = [
     '--skip-log-bin',
@@ -78,7 +89,7 @@ export async function startDatabase(directory, { throwAway = false } = {}) {
       `--user=${user}`,
       `--datadir=${data}`,
       `--socket=${socket}`,
-      `--pid-file=${join(directory, 'mariadb.pid')}`,
+      `--pid-file=${pidFile}`,
       '--bind-address=127.0.0.1',
       `--port=${port}`,
       '--performance-schema=OFF',

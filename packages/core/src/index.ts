@@ -73,7 +73,7 @@ export { sessionLoad } from './scoring/session-load';
 export { boardShift, carryOver, equivalentOf, lessonOf, readDone, swapsOf, type Done, type Equivalent, type Reading } from './scoring/equivalent';
 export { compareScores, type BoardRow, type Result } from './scoring/board';
 export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions } from './scoring/learn-conversions';
-export { capacityOf, learnFitness, posteriorFitness, type PastResult } from './scoring/learn-fitness';
+export { capacityOf, learnFitness, pastResultsSentence, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, type Score } from './scoring/score-text';
 
 // units

@@ -22,6 +22,7 @@ import {
   usualPriors,
   usualScoreRules,
   type Athlete,
+  type Adapted,
   type FitnessResult,
   type Lock,
   type HouseRules,
@@ -183,6 +184,23 @@ describe('what the coach states', () => {
   });
 });
 
+describe('pulling of newer athletes', () => {
+  test.each([
+    ['new', 30],
+    ['newer', 60],
+  ] as const)('a %s athlete gets no more than %d hanging pulls in a piece; a lock may, with its warning', (level, most) => {
+    const athlete = withKit(['pull-up bar', 'rings'], { level, best_sets: { strict_pull_up: 10 } });
+    const text = 'for time, cap 30:00\n10 rounds\n  10 pull-up\n  10 push-up';
+    const pulls = ({ version }: Adapted): number =>
+      version.parts[0]!.slots.reduce((sum, slot) => sum + (/pull-up|chin-up/.test(slot.movement) ? (slot.reps[0] ?? 0) * version.parts[0]!.rounds! : 0), 0);
+    expect(pulls(versionOf(text, athlete))).toBeLessThanOrEqual(most);
+    expect(pulls(versionOf(text, withKit(['pull-up bar'], { best_sets: { strict_pull_up: 10 } })))).toBeGreaterThan(60);
+    const locked = adapt(workout(text), athlete, { runs: 1, locks: [{ part: 0, slot: 0, movement: 'pull-up', reps: 12 }] });
+    if (pulls(locked) > most) expect(locked.warnings.map((each) => each.code)).toContain('newer_pulling_cap');
+    else expect(locked.version.parts[0]!.rounds!).toBeLessThan(10);
+  });
+});
+
 describe('a composite rep', () => {
   test('keeps its bracket, in reps, and right and left stay one movement, though nothing near can be done', () => {
     const athlete = withKit(['bench', 'air bike'], { avoid: ['deep_knee', 'kneeling'], level: 'newer' });
@@ -308,7 +326,9 @@ describe('house rules act', () => {
     expect(slotOf('AMRAP 12:00\n12 db push press @ 2x17.5/12.5 kg\n10 sit-up', withKit(['dumbbell 15 kg'])).reason).toMatch(
       /each side.*house rule “sides: alternate”/,
     );
-    expect(slotOf('AMRAP 10:00\n12 push-up\n20 sit-up', withKit(['table 75 cm'], { best_sets: { push_up: 8 } })).reason).toMatch(/house rule “easier push-up: hands raised/);
+    expect(slotOf('AMRAP 10:00\n12 push-up\n20 sit-up', withKit(['table 75 cm'], { best_sets: { push_up: 8 } })).reason).toMatch(
+      /house rule “easier push-up: hands raised/,
+    );
   });
 });
 

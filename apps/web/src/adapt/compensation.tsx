@@ -8,17 +8,17 @@ export function Compensation({ adapted }: { adapted: Adapted }) {
   if (taken.length === 0 && given.length === 0) return null;
   return (
     <section className="mt-3 text-sm" aria-label="Compensation">
-      <h3 className="text-soft">A bout against the original</h3>
+      <h3 className="text-soft">Seconds a bout, against the original</h3>
       <dl className="mt-1 grid grid-cols-[max-content_1fr] gap-x-3">
         {taken.length > 0 && (
           <>
-            <dt>Taken</dt>
+            <dt>Taken: shorter</dt>
             <dd>{taken.map(entry).join(', ')}</dd>
           </>
         )}
         {given.length > 0 && (
           <>
-            <dt>Given</dt>
+            <dt>Given: longer</dt>
             <dd>{given.map(entry).join(', ')}</dd>
           </>
         )}

@@ -38,6 +38,7 @@ const driftWords = [
   ['comparability', 'told by the score'],
 ] as const;
 /** told in per cent; the others are differences of logarithms or of shares */
+const signed = (value: number, plus: boolean): string => `${value < 0 ? '−' : value > 0 && plus ? '+' : ''}${Math.abs(value)}`;
 const shares = new Set<string>(['time', 'pattern', 'muscles', 'rest', 'comparability']);
 
 export function VersionPanel({ text, version, adapted, original, rules, today, setLocks, canUndo, undo, close }: Props) {
@@ -149,9 +150,7 @@ export function VersionPanel({ text, version, adapted, original, rules, today, s
             <div key={key} className="flex justify-between border-b border-line">
               <dt>{label}</dt>
               <dd>
-                {shares.has(key)
-                  ? `${drift[key] > 0 && (key === 'time' || key === 'rest') ? '+' : ''}${Math.round(drift[key] * 100)} %`
-                  : `${drift[key] > 0 ? '+' : ''}${drift[key].toFixed(2)}`}
+                {shares.has(key) ? `${signed(Math.round(drift[key] * 100), key === 'time' || key === 'rest')} %` : signed(Number(drift[key].toFixed(2)), true)}
               </dd>
             </div>
           ))}

@@ -14,6 +14,7 @@ import { Field, inputLook } from '../ui/field';
 import { Failed, Loading } from '../ui/states';
 import { emptyForm, fileOf, formOf, readForm, type AthleteForm } from './athlete-form';
 import { LoadList } from './load-list';
+import { PastResults } from './past-results';
 
 export function PersonScreen() {
   const id = useParams()['id'];
@@ -161,7 +162,10 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
           {area('bestSets', 'Best sets', 'one a line: strict pull-up 6', 3)}
           {area('times', 'Times', 'one a line: run 400 m 1:36', 2)}
         </section>
-        <LoadList loads={loads} others={othersOf(athlete.places[0]?.kit ?? [])} assumed={athlete.assumed} />
+        <div>
+          {stored && <PastResults stored={stored} today={today} />}
+          <LoadList loads={loads} others={othersOf(athlete.places[0]?.kit ?? [])} assumed={athlete.assumed} />
+        </div>
       </form>
     </Page>
   );

@@ -4,9 +4,11 @@ import {
   alternativesFor,
   rulesAtWork,
   barePlace,
+  capacityOf,
   compile,
   describeStimulus,
   parseWorkout,
+  pastResultsSentence,
   planPacing,
   predictWorkout,
   readAthlete,
@@ -76,6 +78,11 @@ const worker = {
   rulesAtWork(text: string, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): RuleAtWork[] {
     const { athlete, place } = person(who, today);
     return rulesAtWork(parseWorkout(text).workout, athlete, { place, rules, locks });
+  },
+  /** What past scores say beside the figures of the file; null without any. */
+  pastResults(file: unknown, today: string): { sentence: string; openShare: number } | null {
+    const { fitness, fitnessSpread, pastResults } = capacityOf(athleteFrom(file, today));
+    return pastResults === 0 ? null : { sentence: pastResultsSentence({ fitness, used: pastResults }), openShare: fitnessSpread };
   },
   /** The workout as written, once, for the reference athlete of a column: what is redrawn while a figure is dragged. */
   live(text: string, category: Category): LiveReference | null {

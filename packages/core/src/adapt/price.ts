@@ -7,6 +7,7 @@ import { slotsOfItems } from '../workout/walk';
 import type { Part } from '../workout/workout';
 import { applyChoices, type Choice, type PartLever } from './choice';
 import { driftOf, insideWindow, type Drift } from './drift';
+import { beyondPullingCap } from './pulling-cap';
 import type { SlotQuestion } from './question';
 import type { Space } from './space';
 
@@ -17,6 +18,8 @@ export const structuralWeight = 0.8;
 const needlessSwap = 0.05;
 /** a stated window is hit wherever some candidate can hit it: missing it costs more than any swap on the way there */
 const outsideWindow = 0.6;
+/** more pulling than a newer athlete should do costs more than any other version could */
+const overPulling = 2;
 /** drift saturates; a version far out of time still gets better by coming nearer */
 const farOut = { beyond: 0.3, weight: 0.04 } as const;
 
@@ -136,9 +139,18 @@ export function evaluatePoint(space: Space, choices: readonly Choice[], lever: P
   const lost = result.fellBehind > 0 && filled.kind === 'every' ? 0.2 * Math.min(1, result.fellBehind / filled.count) : 0;
   const capped = result.reached && filled.kind === 'forTime' ? 0.15 : 0;
   const eased = inside === true ? -easing.rate * Math.min(easing.upTo, Math.abs(drift.time)) : 0;
+  const overPulled = beyondPullingCap(context.athlete.level, program, 0, result);
   const far = farOut.weight * Math.max(0, Math.abs(drift.time) - farOut.beyond);
   return {
-    objective: drift.total + far + eased + staticCost(space, choices, lever) + (inside === false ? outsideWindow : 0) + lost + capped,
+    objective:
+      drift.total +
+      far +
+      eased +
+      staticCost(space, choices, lever) +
+      (inside === false ? outsideWindow : 0) +
+      lost +
+      capped +
+      (overPulled > 0 ? overPulling + overPulled : 0),
     drift,
     result,
     part: filled,

@@ -1,4 +1,5 @@
 /** What a coach should see before sending: missed windows, slots nobody reaches, lost score types, collisions, locks that break a limit. */
+import { compile } from '../simulate/program';
 import { sentenceForObstacle } from '../kit/feasible';
 import { movementOf } from '../movements/catalogue';
 import { wordsOf } from '../notation/format-workout';
@@ -11,6 +12,7 @@ import type { Workout } from '../workout/workout';
 import type { Lock } from './adapt';
 import type { VersionPart } from './version-slots';
 import { hardLimits } from './hard-limits';
+import { beyondPullingCap, pullingReps } from './pulling-cap';
 import { historyWarnings } from './history';
 import type { AdaptContext } from './question';
 
@@ -26,6 +28,7 @@ export interface VersionWarning {
     | 'shortened'
     | 'no_vest'
     | 'newer_pulling'
+    | 'newer_pulling_cap'
     | 'not_max_strength'
     | 'tells_little'
     | 'novelty'
@@ -110,10 +113,10 @@ export function versionWarnings({ workout, adapted, versionParts, intent, run, i
     say('over_time_available', `Takes ${formatClock(run.totalSeconds)}; ${context.athlete.name} has ${formatClock(available)}.`);
   const level = context.athlete.level;
   if (level === 'new' || level === 'newer') {
-    const pulls = versionParts
-      .flatMap((part) => part.slots)
-      .some((slot) => slot.movement.includes('pull-up') && slot.reps.reduce((sum, each) => sum + each, 0) >= 15);
-    if (pulls)
+    const program = compile(adapted, context.capacity, context.place);
+    const over = adapted.parts.some((_, index) => beyondPullingCap(level, program, index, run.parts[index]!) > 0);
+    if (over) say('newer_pulling_cap', 'More pulling than this level should do in one piece, because a choice was locked: fewer reps, or a row.');
+    if (adapted.parts.some((_, index) => pullingReps(program, index, run.parts[index]!) >= 15))
       say(
         'newer_pulling',
         'Much pulling for a newer athlete: watch for soreness over the next days, and stop at dark urine or swelling (see a doctor at once).',

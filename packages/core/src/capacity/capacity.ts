@@ -42,6 +42,8 @@ export interface Capacity {
   /** what past results say beyond the figures told: 1 as estimated, 1.05 five per cent fitter; its log standard deviation beside it */
   readonly fitness: number;
   readonly fitnessSpread: number;
+  /** results it was learned from; 0 where only the file speaks */
+  readonly pastResults: number;
   readonly assumed: readonly string[];
 }
 
@@ -196,6 +198,7 @@ export function estimateCapacity(athlete: Athlete): Capacity {
     bikeFactor: factorOf(bikeWattsAtCritical) ?? rowFactor,
     cycleShare: cycleShare[level],
     fitness: 1,
+    pastResults: 0,
     fitnessSpread: fitnessSpreadOf(liftsSeen.length + setsSeen.length + athlete.times.length),
     assumed,
   };

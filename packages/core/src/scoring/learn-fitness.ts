@@ -89,14 +89,12 @@ function withResults(athlete: Athlete): Capacity {
   if (results.length === 0) return capacity;
   const { fitness, spread, used } = learnFitness(capacity, results);
   if (used === 0) return capacity;
+  return { ...capacity, fitness, fitnessSpread: spread, pastResults: used, assumed: [...capacity.assumed, pastResultsSentence({ fitness, used })] };
+}
+
+/** `from 6 past results: 4 % fitter than the figures say` */
+export function pastResultsSentence({ fitness, used }: Pick<Learned, 'fitness' | 'used'>): string {
   const change = Math.round((fitness - 1) * 100);
-  return {
-    ...capacity,
-    fitness,
-    fitnessSpread: spread,
-    assumed: [
-      ...capacity.assumed,
-      `from ${used} past result${used === 1 ? '' : 's'}: ${change === 0 ? 'as fit as the figures say' : `${Math.abs(change)} % ${change > 0 ? 'fitter' : 'less fit'} than the figures say`}`,
-    ],
-  };
+  const said = change === 0 ? 'as fit as the figures say' : `${Math.abs(change)} % ${change > 0 ? 'fitter' : 'less fit'} than the figures say`;
+  return `from ${used} past result${used === 1 ? '' : 's'}: ${said}`;
 }
