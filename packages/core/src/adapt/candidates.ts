@@ -199,14 +199,18 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
   const loadedToo = found.some((each) => each.load !== null && each.load.implement !== 'band');
   const firstRank = Math.min(...found.map((each) => each.coachRank ?? Infinity));
   return found
-    .filter((each) => each.movement !== 'raised-push-up' || surfaces === null || (each.heightCm === surfaces.heightCm && holdsCount(each, surfaces.written)))
+    .filter(
+      (each) => each.movement !== 'raised-push-up' || surfaces === null || (surfaces.heightsCm.includes(each.heightCm!) && holdsCount(each, surfaces.written)),
+    )
     .map((each) => {
       if (only !== null || each.movement === slot.movement) return each;
       // the coach's first feasible alternative outranks whatever the model would like better
       const outranked = !open && Number.isFinite(firstRank) && each.coachRank !== firstRank ? outrankedBy : 0;
       // with the written movement at hand no conversion is called for
       const bare = original.load !== null && each.load === null && loadedToo && !each.stated ? unloadedLast : 0;
-      const extra = bare + (open ? keepWritten + (each.stated ? preferredWorth : 0) : outranked);
+      // the higher surface only where the lower one clearly breaks in the course of the part
+      const higher = each.movement === 'raised-push-up' && surfaces !== null && each.heightCm !== surfaces.heightsCm[0] ? higherSurface : 0;
+      const extra = bare + higher + (open ? keepWritten + (each.stated ? preferredWorth : 0) : outranked);
       return { ...each, needless: open, cost: each.cost + extra, structural: each.structural + extra };
     })
     .sort((a, b) => a.cost - b.cost || (a.movement < b.movement ? -1 : a.movement > b.movement ? 1 : 0))
@@ -228,6 +232,8 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
 /** what the other lever costs where the house rule names the first one (C17, common practice: 95 → 115–135 lb) */
 const secondLever = 0.5;
 const fewerRepsLast = 0.25;
+/** what hands higher than the lowest surface that is unbroken when fresh cost */
+const higherSurface = 0.12;
 const isHeavier = (load: FeasibleLoad, slot: Slot, category: Category): boolean =>
   slot.load?.kind === 'mass' && (load.grams * load.count) / 1000 > 1.05 * slot.load[category] * slot.load.count;
 const hasHeavier = (load: FeasibleLoad, context: AdaptContext): boolean =>
@@ -257,12 +263,16 @@ function slowed(at: {
   return bout.setShare < tooLight * stimulus.bout.setShare && (rules.loadGone === 'tempo' || (movementOf(slot.movement).load !== null && bout.setShare < 0.4));
 }
 
-/** The lowest surface on which the raised push-up's whole set is still unbroken (C18, common practice); null where there is none. */
-function lowestUnbroken(found: readonly Choice[], written: number): { heightCm: number; written: number } | null {
+/**
+ * The lowest surface on which the raised push-up's whole set is still unbroken when fresh (C18, common practice), and the next one up, which may be the lowest
+ * that stays so round after round; null where there is none.
+ */
+function lowestUnbroken(found: readonly Choice[], written: number): { heightsCm: readonly number[]; written: number } | null {
   const unbroken = found.filter(
     (each) => each.movement === 'raised-push-up' && each.heightCm !== null && each.bout.setShare <= 0.95 && holdsCount(each, written),
   );
-  return unbroken.length === 0 ? null : { heightCm: Math.min(...unbroken.map((each) => each.heightCm!)), written };
+  const heights = [...new Set(unbroken.map((each) => each.heightCm!))].sort((a, b) => a - b);
+  return heights.length === 0 ? null : { heightsCm: heights.slice(0, 2), written };
 }
 const holdsCount = ({ count }: Choice, written: number): boolean => count.kind !== 'fixed' || count.men >= 0.9 * written;
 
