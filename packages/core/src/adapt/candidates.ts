@@ -10,7 +10,7 @@ import { demandOf, maxOf, type Demand } from '../simulate/demand';
 import { atTempo } from '../simulate/program';
 import { boutOf, type Bout } from '../stimulus/bout';
 import type { SlotStimulus } from '../stimulus/stimulus';
-import type { Category, CountUnit, Slot } from '../workout/workout';
+import type { Category, Count, CountUnit, Slot } from '../workout/workout';
 import type { Choice } from './choice';
 import { roundFigures } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
@@ -100,7 +100,6 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
             ? scaledCounts({ ...slot, unit }, question.ladder, matched, unit, even(movement, slot), athlete.category, 1)
             : scaledCounts(source, question.ladder, factor, unit, even(movement, slot), athlete.category, 2, conversion !== null)) {
             const whole = mean > 0 ? mean * sides * (slot.bracket?.times ?? 1) : stimulus.count;
-            const bout = boutOf(demand, whole, capacity);
             if (
               !able(
                 movement,
@@ -114,6 +113,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               only === null
             )
               continue;
+            const bout = boutOf(demand, whole, capacity);
             // too fit for it: under the rule for load, more reps come second as long as there is a heavier load; under the rule for reps, a heavier load does
             const moreReps = rules.tooFit === 'load' && written !== null && mean > 1.1 * written;
             const second =
@@ -215,19 +215,13 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
     })
     .sort((a, b) => a.cost - b.cost || (a.movement < b.movement ? -1 : a.movement > b.movement ? 1 : 0))
     .filter((choice) => {
-      const key = JSON.stringify([
-        choice.movement,
-        choice.count,
-        choice.perSide,
-        choice.load?.implement,
-        choice.load?.grams,
-        choice.load?.count,
-        choice.heightCm,
-        choice.tempo,
-      ]);
+      const { movement, count, perSide, load, heightCm, tempo } = choice;
+      const key = `${movement} ${countKey(count)} ${perSide} ${load ? `${load.count} ${load.implement} ${load.grams}` : ''} ${heightCm} ${tempo}`;
       return seen.has(key) ? false : (seen.add(key), true);
     });
 }
+
+const countKey = (count: Count): string => (count.kind === 'fixed' ? `${count.men}` : JSON.stringify(count));
 
 /** what the other lever costs where the house rule names the first one (C17, common practice: 95 → 115–135 lb) */
 const secondLever = 0.5;

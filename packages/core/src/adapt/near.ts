@@ -2,8 +2,24 @@
 import { mainPattern, movementOf, movements } from '../movements/catalogue';
 import { muscles, patterns, type Movement } from '../movements/movement';
 
-/** How alike two movements are, 0…1 each: patterns shared, and the angle between the muscles they tire. */
-export function similarity(a: Movement, b: Movement): { pattern: number; muscle: number } {
+export interface Likeness {
+  /** share of the patterns in common, 0…1 */
+  readonly pattern: number;
+  /** cosine of the angle between the muscles they tire, 0…1 */
+  readonly muscle: number;
+}
+
+const likenesses = new Map<Movement, Map<Movement, Likeness>>();
+/** How alike two movements are. Depends on the catalogue alone, and every candidate of a slot asks for it, so it is kept. */
+export function similarity(a: Movement, b: Movement): Likeness {
+  const own = likenesses.get(a) ?? new Map<Movement, Likeness>();
+  if (own.size === 0) likenesses.set(a, own);
+  const known = own.get(b) ?? likenessOf(a, b);
+  own.set(b, known);
+  return known;
+}
+
+function likenessOf(a: Movement, b: Movement): Likeness {
   const pattern = patterns.reduce((sum, each) => sum + Math.min(a.patterns[each] ?? 0, b.patterns[each] ?? 0), 0);
   let dot = 0;
   let first = 0;
