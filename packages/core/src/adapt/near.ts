@@ -7,7 +7,12 @@ export interface Likeness {
   readonly pattern: number;
   /** cosine of the angle between the muscles they tire, 0…1 */
   readonly muscle: number;
+  /** the same as `pattern`, with breathing work near to all breathing work */
+  readonly near: number;
 }
+
+/** Breathing work stands in for breathing work: running, rope, machines and their quiet cousins count as near. */
+const engineLike = new Set(['run', 'rope', 'machine']);
 
 const likenesses = new Map<Movement, Map<Movement, Likeness>>();
 /** How alike two movements are. Depends on the catalogue alone, and every candidate of a slot asks for it, so it is kept. */
@@ -31,15 +36,11 @@ function likenessOf(a: Movement, b: Movement): Likeness {
     first += x * x;
     second += y * y;
   }
-  return { pattern, muscle: dot / Math.sqrt(Math.max(1e-9, first * second)) };
+  const near = engineLike.has(mainPattern(a)) && engineLike.has(mainPattern(b)) ? Math.max(pattern, 0.7) : pattern;
+  return { pattern, muscle: dot / Math.sqrt(Math.max(1e-9, first * second)), near };
 }
 
-/** Breathing work stands in for breathing work: running, rope, machines and their quiet cousins count as near. */
-const engineLike = new Set(['run', 'rope', 'machine']);
-export const nearPattern = (a: Movement, b: Movement): number => {
-  const { pattern } = similarity(a, b);
-  return engineLike.has(mainPattern(a)) && engineLike.has(mainPattern(b)) ? Math.max(pattern, 0.7) : pattern;
-};
+export const nearPattern = (a: Movement, b: Movement): number => similarity(a, b).near;
 
 export interface Near {
   readonly movement: Movement;

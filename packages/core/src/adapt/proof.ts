@@ -15,19 +15,26 @@ export interface Point {
   readonly evaluated: Evaluated;
 }
 
-export type LeastObjective = (choices: readonly Choice[], lever: PartLever) => number;
+/** @param toBeat what it is compared with: once that is reached by structure alone, the drift is not looked at */
+export type LeastObjective = (choices: readonly Choice[], lever: PartLever, toBeat?: number) => number;
 
 /** The least a point can cost, by bound: it is simulated only when that is less than what was found. */
 export function leastObjectiveOf(space: Space, base: readonly Choice[]): LeastObjective {
   const works = choiceWorks(space.part, base, space.context);
   const eases = space.intent.window ? easing : null;
-  return (choices, lever) =>
-    staticCost(space, choices, lever) +
-    leastOf(
-      space.intent,
-      choices.map((choice, slot) => works(slot, choice, lever)),
-      eases,
+  const leastDrift = eases ? -eases.rate * eases.upTo : 0;
+  return (choices, lever, toBeat = Infinity) => {
+    const structure = staticCost(space, choices, lever);
+    if (structure + leastDrift >= toBeat) return structure + leastDrift;
+    return (
+      structure +
+      leastOf(
+        space.intent,
+        choices.map((choice, slot) => works(slot, choice, lever)),
+        eases,
+      )
     );
+  };
 }
 
 /** Every combination of the first options and the levers that could still be better than `found`, by bound; those are simulated. */
@@ -63,7 +70,8 @@ export function prove(
     }
     bounds--;
     const choices = leaders.map((leader) => chosen[lead.indexOf(leader)]!);
-    if (leastObjective(choices, lever) >= point.evaluated.objective - 1e-9) return;
+    const toBeat = point.evaluated.objective - 1e-9;
+    if (leastObjective(choices, lever, toBeat) >= toBeat) return;
     simulations--;
     const evaluated = evaluate(choices, lever);
     if (evaluated.objective < point.evaluated.objective - 1e-6) point = { choices, lever, evaluated };

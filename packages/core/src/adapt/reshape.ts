@@ -3,6 +3,7 @@
  */
 import { formatClock } from '../units/duration';
 import { movementOf, movements } from '../movements/catalogue';
+import type { Movement } from '../movements/movement';
 import { wordsOf } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
 import { maxOf } from '../simulate/demand';
@@ -103,32 +104,27 @@ export function lastResort(slot: Slot, part: Part, intent: PartIntent, index: nu
   const question = questionsOf(part, intent, context)[index]!;
   if (choicesFor(question, context).length > 0) return null;
   const original = movementOf(slot.movement);
-  const open = movements
-    .filter((each) => !each.prepareOnly && each.anyOf === null)
-    .flatMap((each) =>
-      choicesFor({ ...question, slot: { ...slot, movement: each.id, load: null, unit: each.unit, alternatives: [] } }, context, null)
-        .filter((choice) => choice.movement === each.id && choice.load === null && (slot.bracket === null || choice.unit === 'reps'))
-        .slice(0, 1),
-    );
-  const worth = (choice: Choice): number => {
-    const { pattern, muscle } = similarity(original, movementOf(choice.movement));
-    return pattern + muscle + Math.min(1, choice.bout.joulesPerKg / 300) - (taken.has(choice.movement) ? 1 : 0);
+  const likeness = (each: Movement): number => {
+    const { pattern, muscle } = similarity(original, each);
+    return pattern + muscle - (taken.has(each.id) ? 1 : 0);
   };
-  const top = open.reduce<Choice | null>((best, each) => (best === null || worth(each) > worth(best) ? each : best), null);
-  return top
-    ? {
-        ...slot,
-        movement: top.movement,
-        unit: top.unit,
-        load: null,
-        count: top.count,
-        perSide: top.perSide,
-        side: null,
-        note: null,
-        alternatives: [],
-        link: null,
-      }
-    : null;
+  const open = movements
+    .filter((each) => !each.prepareOnly && each.anyOf === null && (each.load === null || each.load.optional))
+    .map((movement) => ({ movement, likeness: likeness(movement) }))
+    .sort((a, b) => b.likeness - a.likeness);
+  let top: { choice: Choice; worth: number } | null = null;
+  for (const { movement, likeness: alike } of open) {
+    // hard work adds one at most, and the rest are less alike
+    if (top && alike + 1 <= top.worth) break;
+    const asked = { ...question, slot: { ...slot, movement: movement.id, load: null, unit: movement.unit, alternatives: [] } };
+    const choice = choicesFor(asked, context).find((each) => each.movement === movement.id && each.load === null);
+    if (!choice || (slot.bracket !== null && choice.unit !== 'reps')) continue;
+    const worth = alike + Math.min(1, choice.bout.joulesPerKg / 300);
+    if (!top || worth > top.worth) top = { choice, worth };
+  }
+  if (!top) return null;
+  const { movement, unit, count, perSide } = top.choice;
+  return { ...slot, movement, unit, load: null, count, perSide, side: null, note: null, alternatives: [], link: null };
 }
 
 /** `any style` is the strict one, under the rule that says so. */

@@ -30,7 +30,7 @@ export interface PartPlan {
 }
 /** what the second lever costs when an athlete is too fit: more load first, or more reps first, by house rule */
 const tooFitPenalty = 0.06;
-const usualEffort: Effort = { bounds: 8000, simulations: 120 };
+const usualEffort: Effort = { bounds: 4000, simulations: 120 };
 const sweeps = 2;
 const moves = 8;
 /** and while a stated window is still missed */
