@@ -11,7 +11,7 @@ import { atTempo } from '../simulate/program';
 import { boutOf, type Bout } from '../stimulus/bout';
 import type { SlotStimulus } from '../stimulus/stimulus';
 import type { Category, Count, CountUnit, Slot } from '../workout/workout';
-import type { Choice } from './choice';
+import { singleAlternatives, type Choice } from './choice';
 import { roundFigures } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
 import { meanCount, scaledCounts } from './counts';
@@ -39,7 +39,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
   const { slot, stimulus, intent } = question;
   const { rules, athlete, capacity } = context;
   const original = movementOf(slot.movement);
-  const coachIds = slot.alternatives.flatMap((option) => (option.length === 1 ? [option[0]!] : []));
+  const coachIds = singleAlternatives(slot);
   const pool: Near[] = only
     ? [{ movement: movementOf(only), hops: nearMovements(slot.movement).find((each) => each.movement.id === only)?.hops ?? 4 }]
     : [
@@ -107,7 +107,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
                 whole / (movement.side === 'perSide' ? 2 : 1),
                 context,
                 demand.isHold,
-                coachSlot ? coachsLeast : 0.12,
+                coachSlot ? coachsLeast : modelsLeast,
                 kept ? stimulus.count : 0,
               ) &&
               only === null
@@ -175,7 +175,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               const figure = roundFigures(wantedSeconds / slow.cycleSeconds / sides, unit, { even: even(movement, slot), most: 1 })[0]!;
               const slowBout = boutOf(slow, figure * sides, capacity);
               // another count than the one that was stated is not what the school would do first
-              const price = rules.loadGone === 'tempo' ? -0.6 : tempoPrice + (conversion?.preferred ? preferredWorth : 0);
+              const price = rules.loadGone === 'tempo' ? tempoAsked : tempoPrice + (conversion?.preferred ? preferredWorth : 0);
               found.push({
                 ...found[found.length - 1]!,
                 count: { kind: 'fixed', men: figure, women: figure, low: null },
@@ -237,6 +237,8 @@ const hasHeavier = (load: FeasibleLoad, context: AdaptContext): boolean =>
 const slowTempo = '31X1';
 /** what a slow tempo costs where the rules do not ask for it: it changes how a workout feels */
 const tempoPrice = 0.12;
+/** and what it is worth where they do: more than leaping without the load */
+const tempoAsked = -0.6;
 /** below this share of the meant effort a load is too light */
 const tooLight = 0.6;
 const slowFamilies = new Set(['squat', 'push-up', 'press', 'row', 'lunge', 'hinge', 'body row', 'curl']);
@@ -282,6 +284,8 @@ function unitFor(original: Movement, movement: Movement, unit: CountUnit): Count
 
 /** share of the coach's own count that must be there in one go: an alternative far beyond the athlete is none */
 const coachsLeast = 0.25;
+/** the same for a movement of the model's, which may cut its count */
+const modelsLeast = 0.12;
 /**
  * A movement below its first rep is no swap; a half-owned skill is one only under the rule that says so.
  * @param least share of the count that must be there in one go

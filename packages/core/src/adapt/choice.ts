@@ -40,6 +40,15 @@ export interface PartLever {
 }
 export const noLever: PartLever = { rounds: null, ladder: null };
 
+/** The coach's alternatives that are one movement each; `coachRank` is the place in this list. */
+export const singleAlternatives = (slot: Slot): Slot[] => slot.alternatives.flatMap((option) => (option.length === 1 ? [option[0]!] : []));
+
+/** The slot as the coach wrote it with this movement: the line itself, or the alternative beside it; null for a movement of the model's. */
+export function writtenWith({ movement, coachRank }: Choice, slot: Slot): Slot | null {
+  if (movement === slot.movement) return slot;
+  return coachRank === null ? null : (singleAlternatives(slot)[coachRank] ?? null);
+}
+
 /** The slot with a choice in it. */
 export function slotFor(slot: Slot, choice: Choice, unit: MassUnit): Slot {
   const kept = choice.movement === slot.movement;

@@ -14,7 +14,7 @@ import { isHalfOwned, isSkill } from './half-skill';
 import { hardLimits } from './hard-limits';
 import { nearMovements } from './near';
 import type { AdaptContext } from './question';
-import type { Choice } from './choice';
+import { writtenWith, type Choice } from './choice';
 
 export type Mark = '!' | '!?' | '?!' | '?';
 export const markWords: Readonly<Record<Mark, string>> = { '!': 'holds', '!?': 'gives something up', '?!': 'doubtful', '?': 'breaks the intent' };
@@ -144,14 +144,14 @@ export function reasonOf(slot: Slot, choice: Choice, context: AdaptContext, stim
   const conversion = choice.said ? `${choice.said}${choice.rule ? ` (house rule “${ruleLabel(choice.rule, context.rules[choice.rule])}”)` : ''}` : null;
   const height =
     choice.heightCm !== null && choice.movement === 'raised-push-up' ? `hands at ${choice.heightCm} cm, the lowest surface that stays unbroken` : null;
-  const beside =
-    choice.coachRank === null ? null : (slot.alternatives.flatMap((option) => (option.length === 1 ? [option[0]!] : []))[choice.coachRank] ?? null);
-  const fewer =
-    beside?.count.kind === 'fixed' && choice.count.kind === 'fixed' && choice.count.men !== beside.count[context.athlete.category]
-      ? `${beside.count[context.athlete.category]} would leave the window`
+  const { category } = context.athlete;
+  const beside = choice.coachRank === null ? null : writtenWith(choice, slot);
+  const instead =
+    beside?.count.kind === 'fixed' && choice.count.kind === 'fixed' && choice.count[category] !== beside.count[category]
+      ? `instead of the written ${beside.count[category]}`
       : null;
   const named = rulesBehind(slot, choice, context, stimulus).map((key) => `house rule “${ruleLabel(key, context.rules[key])}”`);
-  const details = [conversion, ...named, fewer, height, load, time].filter((each): each is string => each !== null);
+  const details = [conversion, ...named, instead, height, load, time].filter((each): each is string => each !== null);
   if (left) return `${left}: ${countText(choice)} ${wordsOf(movement.id)}; ${details.join('; ')}.`;
   const changed = choice.count.kind !== slot.count.kind || JSON.stringify(choice.count) !== JSON.stringify(slot.count);
   return `${changed ? `Kept, with ${countText(choice)}` : 'As written'}: ${details.join('; ')}.`;

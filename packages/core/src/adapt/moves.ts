@@ -1,8 +1,8 @@
 /** Small steps from a version: rounds or the ladder, a count or a load up or down, a count that rights the time, one load for all. */
 import { movementOf } from '../movements/catalogue';
 import { itemLists } from '../workout/walk';
-import type { Block, Count, Part, Slot } from '../workout/workout';
-import type { Choice, PartLever } from './choice';
+import type { Block, Count, Part } from '../workout/workout';
+import { writtenWith, type Choice, type PartLever } from './choice';
 import { roundFigures, scaleLadder } from './coach-numbers';
 import type { AdaptContext, SlotQuestion } from './question';
 import type { SlotLock } from './space';
@@ -43,15 +43,6 @@ export function leversOf(part: Part, lever: PartLever): PartLever[] {
 /** beyond this ratio to the written count (e^0.25 ≈ 1.28) the same movement is no longer the same idea: another movement may be better */
 const freeRatio = 0.25;
 const farWeight = 0.7;
-/** The slot as the coach wrote it with this movement: the line itself, or the alternative beside it; null for a movement of the model's. */
-function writtenWith({ movement, coachRank }: Choice, slot: Slot): Slot | null {
-  return movement === slot.movement
-    ? slot
-    : coachRank === null
-      ? null
-      : (slot.alternatives.flatMap((option) => (option.length === 1 ? [option[0]!] : []))[coachRank] ?? null);
-}
-
 /** What moving a count further from the written one adds, for what the coach wrote only. */
 function farPrice(next: Count, choice: Choice, { slot }: SlotQuestion): number {
   const source = writtenWith(choice, slot);

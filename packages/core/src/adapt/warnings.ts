@@ -115,7 +115,7 @@ export function versionWarnings({ workout, adapted, versionParts, intent, run, i
   if (level === 'new' || level === 'newer') {
     const program = compile(adapted, context.capacity, context.place);
     const over = adapted.parts.some((_, index) => beyondPullingCap(level, program, index, run.parts[index]!) > 0);
-    if (over) say('newer_pulling_cap', 'More pulling than this level should do in one piece, because a choice was locked: fewer reps, or a row.');
+    if (over) say('newer_pulling_cap', 'More pulling than this level should do in one piece: take fewer reps, or a row.');
     if (adapted.parts.some((_, index) => pullingReps(program, index, run.parts[index]!) >= 15))
       say(
         'newer_pulling',

@@ -74,5 +74,5 @@ export function comparabilityOf(version: Workout, capacity: Capacity): { elastic
 
 /** Par in the version's own unit: the score this athlete should get. */
 export function parOf(version: Workout, capacity: Capacity): number {
-  return scorer(version, capacity, true)(1);
+  return scorer(version, capacity, true)(capacity.fitness);
 }
