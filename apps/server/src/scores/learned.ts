@@ -4,6 +4,7 @@ import type { ScoreRow } from '../platform/models';
 
 /** results read anew in one request, so that a first board of a long history does not wait for all of them */
 const mostRead = 80;
+
 function read(row: ScoreRow, athlete: Athlete): FitnessResult | null {
   const score = readScore(row.score);
   return (

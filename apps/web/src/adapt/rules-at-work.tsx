@@ -1,18 +1,10 @@
 /** The coach's own house rules that made this version what it is, each with the version as it would read under the default. */
-import { formatWorkout, parseWorkout, type HouseRules, type Lock } from '@gambito/core';
+import { formatWorkout, parseWorkout } from '@gambito/core';
 import { useQuery } from '@tanstack/react-query';
 import { core } from '../workers/core-client';
-import type { Who } from '../workers/core-worker';
+import type { VersionAsked } from '../workers/core-worker';
 
-interface Props {
-  readonly text: string;
-  readonly who: Who;
-  readonly today: string;
-  readonly rules: HouseRules;
-  readonly locks: readonly Lock[];
-}
-
-export function RulesAtWork({ text, who, today, rules, locks }: Props) {
+export function RulesAtWork({ text, who, today, rules, locks }: VersionAsked) {
   const { data: atWork } = useQuery({
     queryKey: ['rules-at-work', text, who, today, rules, locks],
     queryFn: () => core().rulesAtWork(text, who, today, rules, locks),

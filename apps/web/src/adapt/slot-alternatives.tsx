@@ -1,21 +1,16 @@
 /** Ranked alternatives of one slot, each with its effect on time and drift; and "why not …" for any movement asked about. */
-import { findMovement, wordsOf, type Alternative, type HouseRules, type Lock } from '@gambito/core';
+import { findMovement, wordsOf, type Alternative, type Lock } from '@gambito/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { core } from '../workers/core-client';
-import type { Who } from '../workers/core-worker';
+import type { VersionAsked } from '../workers/core-worker';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { MarkSign } from '../ui/mark';
 import { showScore } from '../ui/scores';
 import { Loading } from '../ui/states';
 
-interface Props {
-  readonly text: string;
-  readonly who: Who;
-  readonly today: string;
-  readonly rules: HouseRules;
-  readonly locks: readonly Lock[];
+interface Props extends VersionAsked {
   readonly part: number;
   readonly slot: number;
   readonly locked: boolean;

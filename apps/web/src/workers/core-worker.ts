@@ -37,6 +37,15 @@ export interface LiveReference {
 }
 export type Who = { readonly kind: 'athlete'; readonly file: unknown } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
 
+/** A version that is asked about: the workout's text, for whom, under which rules and locks. */
+export interface VersionAsked {
+  readonly text: string;
+  readonly who: Who;
+  readonly today: string;
+  readonly rules: HouseRules;
+  readonly locks: readonly Lock[];
+}
+
 /** Athletes as they were read, by their file: the core knows one again, and reads past results once. */
 const read = new Map<string, Athlete>();
 /** a class and a few edits of it */

@@ -89,9 +89,8 @@ export function compareScores(
   const shift = boardShift(readings.flatMap((reading) => reading ?? []));
   const rows = results.map((result, at): BoardRow => {
     const reading = readings[at];
-    const equivalent = reading ? carryOver(original, reading, shift, rules) : null;
     const base = { athlete: result.athlete.name, version: result.versionName, score: result.scoreText };
-    if (!equivalent)
+    if (!reading)
       return {
         ...base,
         equivalent: null,
@@ -102,16 +101,15 @@ export function compareScores(
         elasticity: null,
         evidence: null,
       };
+    const equivalent = carryOver(original, reading, shift, rules);
     const { median, unit, value, elasticity, evidence } = equivalent;
-    const versionUnit: ScoreUnit =
-      result.score.kind === 'rounds' ? 'rounds' : result.score.kind === 'load' ? 'kg' : result.score.kind === 'reps' ? 'reps' : 'seconds';
     return {
       ...base,
       equivalent: rules.unfinished === 'reps' ? inRepsDone(original, result.athlete.category, equivalent) : bandOf(equivalent),
       index: Math.round(indexOf(original, result.athlete.category, median, unit, rules) * 10) / 10,
       rank: 0,
-      inWindow: inside(windowOf(result.version), value, versionUnit),
-      verdict: verdictOf(result, value, versionUnit),
+      inWindow: inside(windowOf(result.version), value, reading.unit),
+      verdict: verdictOf(result, value, reading.unit),
       elasticity,
       evidence,
     };

@@ -52,6 +52,8 @@ export interface Reading {
   /** what logged results say about the swaps of the version */
   readonly offset: LearnedOffset;
   readonly value: number;
+  /** of `value` */
+  readonly unit: ScoreUnit;
 }
 
 export interface Equivalent {
@@ -132,6 +134,7 @@ export function readDone(
     elasticity,
     offset,
     value: read.value,
+    unit,
   };
 }
 
