@@ -73,6 +73,9 @@ function fairness(): void {
         `     raw ${of((each) => each.raw)}, raw ÷ par ${of((each) => each.ratio)}, one board a version ${of((each) => each.perVersion)}, files alone ${of((each) => each.files)}, equivalent ${of((each) => each.equivalent)}`,
       );
       say(
+        `     all-knowing reader ${of((each) => each.ceiling)}; over raw ${of((each) => each.ceiling - each.raw)}, over raw ÷ par ${of((each) => each.ceiling - each.ratio)}`,
+      );
+      say(
         `     equivalent − raw ${of((each) => each.equivalent - each.raw)}, − raw ÷ par ${of((each) => each.equivalent - each.ratio)}, − files ${of((each) => each.equivalent - each.files)}`,
       );
       say(`     calibrated on 200 results: of athletes who did several ${of((each) => each.calibrated)}, who did one ${of((each) => each.calibratedOnce)}`);

@@ -37,7 +37,8 @@ export { runWarnings, type RunWarning } from './simulate/run-warnings';
 export { headline, predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
 
 // adaptation
-export { adapt, contextFor, planPart, type AdaptOptions, type Adapted, type Lock } from './adapt/adapt';
+export { adapt, contextFor, type AdaptOptions, type Adapted, type Lock } from './adapt/adapt';
+export { planParts } from './adapt/plan-parts';
 export type { VersionPart, VersionSlot } from './adapt/version-slots';
 export { fitToTime } from './adapt/reshape';
 export type { Ledgers, LedgerEntry } from './adapt/ledgers';

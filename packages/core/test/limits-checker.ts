@@ -2,7 +2,7 @@
  * An independent checker of hard limits: written from the contract's words on movement ids and kit alone, without the search, the catalogue's tags or `obstacles`.
  * It is strict where the words are plain and silent where they are not.
  */
-import type { Athlete, Place, VersionSlot } from '../src/index';
+import type { Adapted, Athlete, Place, VersionSlot } from '../src/index';
 
 const runs = /^(?:run|shuttle-run)$/;
 const jumps = /jump(?!-rope)|burpee|double-under|single-under|hop|jack|running-skip|broad/;
@@ -72,6 +72,26 @@ export function brokenLimits(slot: VersionSlot, athlete: Athlete, place: Place):
     if (pieces < slot.load.count) found.push(`${slot.load.count} × ${slot.load.kg} kg ${slot.load.implement} is not owned`);
   }
   return found;
+}
+
+const pulls = /pull-up|chin-up/;
+const notPulls = /pull-up-hold|jumping-pull-up-hold/;
+
+/** What a newer athlete's version may not come to as a whole: a vest, or much pulling on the bar where the rounds of a part can be counted on one's fingers. */
+export function brokenForNewer({ workout, version, run }: Pick<Adapted, 'workout' | 'version' | 'run'>, { level }: Athlete): string[] {
+  const most = level === 'new' ? 30 : level === 'newer' ? 60 : null;
+  if (most === null) return [];
+  return version.parts.flatMap((part, at) => {
+    const found = workout.parts[at]!.vest ? ['a vest'] : [];
+    const plain = part.slots.every((slot) => slot.window === null && slot.station === null && slot.growth === null && slot.block === part.slots[0]!.block);
+    if (!plain || (part.kind !== 'forTime' && part.kind !== 'amrap')) return found;
+    const rounds = part.kind === 'amrap' ? run.parts[at]!.score : (part.rounds ?? 1);
+    const reps = part.slots
+      .filter((slot) => pulls.test(slot.movement) && !notPulls.test(slot.movement) && slot.unit === 'reps')
+      .reduce((sum, slot) => sum + (slot.reps.length > 1 ? slot.reps.reduce((all, each) => all + each, 0) : (slot.reps[0] ?? 0) * rounds), 0);
+    const whole = reps * (part.sets ?? 1);
+    return whole > most + 1e-9 ? [...found, `${whole.toFixed(1)} pull-ups for a ${level} athlete`] : found;
+  });
 }
 
 function canMake(bar: number, plates: readonly { grams: number; pieces: number }[], total: number): boolean {

@@ -10,15 +10,15 @@ import { capacityOf } from '../scoring/learn-fitness';
 import { compile } from '../simulate/program';
 import { predictWorkout, type Prediction } from '../simulate/predict';
 import { walkProgram, type Run } from '../simulate/walk-program';
-import { deriveIntent, type Intent } from '../stimulus/intent';
-import { mapSlots, slotsOfPart } from '../workout/walk';
+import { deriveIntent } from '../stimulus/intent';
+import { slotsOfPart } from '../workout/walk';
 import { summarize } from '../workout/summary';
-import type { Part, Slot, Window, Workout } from '../workout/workout';
+import type { Window, Workout } from '../workout/workout';
 import type { AdaptContext } from './question';
 import { combineDrift, insideWindow, noDrift, type Drift } from './drift';
 import { ledgersOf, type Ledgers } from './ledgers';
-import { capByRule, fitToTime, healed, lastResort, restByRule, setsByTheClock, strictIfSaid, withoutLoads, type Fitted } from './reshape';
-import { searchPart, type PartPlan } from './search';
+import { planParts } from './plan-parts';
+import { fitToTime, healed, restByRule, strictIfSaid, type Fitted } from './reshape';
 import type { SlotLock } from './space';
 import { nearestTier, type NearTier } from './tiers';
 import { versionSlot, type VersionPart } from './version-slots';
@@ -88,8 +88,7 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
   const intent = deriveIntent(asked, athlete.category, athlete.level, rules);
   const locks = options.locks ?? [];
   const locksOf = (index: number): Lock[] => locks.filter((lock) => lock.part === from[index]);
-  const fresh = intent.base.parts.map((base, index) => planPart(base, intent, index, context, locksOf(index)));
-  const planned = fresh.map((each, index) => plannedTired(each, fresh, intent, index, context, locksOf(index)));
+  const planned = planParts(intent, context, locksOf);
   const parts = planned.map((each) => each.part);
   const adapted: Workout = { title: workout.title, intent: workout.intent, notes: workout.notes, parts, tiers: [] };
   const { run, assumed, ...predicted } = predictWorkout(adapted, context.capacity, { seed: options.seed ?? 1, runs: options.runs ?? 100, place });
@@ -145,75 +144,4 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
     assumed,
     run,
   };
-}
-
-export interface PlannedPart {
-  readonly part: Part;
-  /** the part the search was asked about: after a replacement for missing loads, before the choices */
-  readonly searched: Part;
-  readonly plan: PartPlan | null;
-}
-
-/**
- * The search judges each part fresh. Where the parts before it push a part out of its stated window, it is searched again for a score as much better as it
- * comes out worse; what the window says stays the coach's.
- */
-function plannedTired(
-  part: PlannedPart,
-  all: readonly PlannedPart[],
-  intent: Intent,
-  index: number,
-  context: AdaptContext,
-  locks: readonly SlotLock[],
-): PlannedPart {
-  const own = intent.parts[index]!;
-  if (index === 0 || !part.plan || own.target === null || insideWindow(own, part.part.kind, part.plan.result.score) !== true) return part;
-  const scoreOf = (each: PlannedPart): number => {
-    const parts = all.map((other, at) => (at === index ? each.part : other.part));
-    return walkProgram(compile({ parts }, context.capacity, context.place)).parts[index]!.score;
-  };
-  const tired = scoreOf(part);
-  if (insideWindow(own, part.part.kind, tired) !== false || !(tired > 0)) return part;
-  const share = part.plan.result.score / tired;
-  const scaled = (bound: number | null): number | null => (bound === null ? null : bound * share);
-  const aimed: Intent = {
-    ...intent,
-    parts: intent.parts.map((each, at) =>
-      at === index
-        ? { ...each, target: own.target! * share, window: own.window && { ...own.window, low: scaled(own.window.low), high: scaled(own.window.high) } }
-        : each,
-    ),
-  };
-  const again = planPart(intent.base.parts[index]!, aimed, index, context, locks);
-  return insideWindow(own, again.part.kind, scoreOf(again)) === true ? again : part;
-}
-
-/** @param locks of this part only */
-export function planPart(base: Part, intent: Intent, index: number, context: AdaptContext, locks: readonly SlotLock[]): PlannedPart {
-  const own = intent.parts[index]!;
-  if (base.kind === 'rest' || slotsOfPart(base).length === 0) return { part: base, searched: base, plan: null };
-  const replaced = withoutLoads(base, own, context);
-  let part = replaced ?? base;
-  const taken = new Set<string>();
-  const members = new Map<string, Slot | null>();
-  const resorts = slotsOfPart(part).map((slot, at) => {
-    // right and left of one composite rep stay one movement
-    const member = slot.bracket && JSON.stringify([slot.bracket.id, slot.movement]);
-    if (member !== null && members.has(member)) return members.get(member)!;
-    const resort = lastResort(slot, part, own, at, context, taken);
-    taken.add(resort?.movement ?? slot.movement);
-    if (member !== null) members.set(member, resort);
-    return resort;
-  });
-  if (resorts.some(Boolean)) {
-    let at = 0;
-    const replace = (slot: Slot): Slot => resorts[at++] ?? slot;
-    part = mapSlots(part, replace);
-  }
-  const plan = searchPart(part, own, context, locks);
-  const clocked = setsByTheClock(plan.part, plan.result, own, context);
-  const drift = replaced || clocked ? { ...plan.drift, scoreType: 1, total: 1 - (1 - plan.drift.total) * 0.67 } : plan.drift;
-  const filled = clocked ?? plan.part;
-  const noVest = filled.vest && !context.place.kit.some((item) => item.kind === 'vest') ? { ...filled, vest: null } : filled;
-  return { part: capByRule(noVest, plan.result, context.rules), searched: part, plan: { ...plan, drift } };
 }

@@ -7,10 +7,11 @@ import { defaultRules } from '../rules/house-rules';
 import { deriveIntent } from '../stimulus/intent';
 import { sentenceForObstacle } from '../kit/feasible';
 import type { Workout } from '../workout/workout';
-import { askedOf, contextFor, planPart, type AdaptOptions } from './adapt';
+import { askedOf, contextFor, type AdaptOptions } from './adapt';
 import { choicesFor } from './candidates';
 import { hardLimits } from './hard-limits';
 import { countText, givesUpOf, markOf, reasonOf, type Mark } from './explain';
+import { planParts } from './plan-parts';
 import { evaluateChoice } from './search';
 import { questionsOf } from './space';
 
@@ -48,11 +49,10 @@ export function alternativesFor(
   const { workout: fitted, from } = askedOf(workout, athlete, context.capacity, rules);
   const intent = deriveIntent(fitted, athlete.category, athlete.level, rules);
   const index = from.indexOf(at.part);
-  const base = intent.base.parts[index];
-  const own = intent.parts[index];
-  if (!base || !own) throw new RangeError(`alternativesFor: the version has no part ${at.part}`);
-  const locks = (options.locks ?? []).filter((lock) => lock.part === at.part);
-  const { plan, searched } = planPart(base, intent, index, context, locks);
+  const locks = options.locks ?? [];
+  const planned = planParts(intent, context, (each) => locks.filter((lock) => lock.part === from[each]))[index];
+  if (!planned) throw new RangeError(`alternativesFor: the version has no part ${at.part}`);
+  const { plan, searched, aim: own } = planned;
   if (!plan) return [];
   const question = questionsOf(searched, own, context)[at.slot];
   const chosen = plan.choices[at.slot];

@@ -21,6 +21,7 @@ import { heightsFor, isWritten, loadOptions } from './load-options';
 import { nearMovements, type Near } from './near';
 import type { AdaptContext, SlotQuestion } from './question';
 import { costOf, preferredWorth } from './slot-cost';
+import { mostOfBout } from './volume-caps';
 
 /** What leaving a feasible movement costs on top: few changes are part of a good version. */
 const keepWritten = 0.3;
@@ -82,7 +83,10 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
         const demand = demandOf(movement.id, unit, capacity, loadKg, heightCm, question.vestKg);
         const open = source.count.kind === 'max' || written === null;
         const perRep = boutOf(demand, Math.max(1, stimulus.count), capacity).seconds / Math.max(1, stimulus.count);
-        const matched = open ? 1 : wantedSeconds / perRep / Math.max(0.5, written * sides * (slot.bracket?.times ?? 1));
+        const writtenWhole = open ? 1 : Math.max(0.5, written * sides * (slot.bracket?.times ?? 1));
+        const inTime = open ? 1 : wantedSeconds / perRep / writtenWhole;
+        const matched = Math.min(inTime, mostOfBout(movement, question) / writtenWhole);
+        const addsUp = !coachSlot && matched < inTime ? `fewer than the time asks, because ${Math.round(question.bouts)} bouts add up` : null;
         const factors = slot.bracket
           ? [1]
           : conversion
@@ -160,7 +164,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               tempo: null,
               asWritten,
               rule: conversion?.rule ?? null,
-              said: conversion?.said ?? null,
+              said: addsUp ?? conversion?.said ?? null,
               stated: conversion?.preferred ?? false,
               needless: false,
               coachRank: coachIndex >= 0 ? coachIndex : null,

@@ -1,7 +1,7 @@
 /** Cross-slot compensation in the open: what was taken from one slot and what another gave for it. */
 import { slotsOfPart } from '../workout/walk';
 import type { Intent } from '../stimulus/intent';
-import type { PlannedPart } from './adapt';
+import type { PlannedPart } from './plan-parts';
 
 export interface LedgerEntry {
   readonly part: number;

@@ -7,9 +7,9 @@ import { slotsOfItems } from '../workout/walk';
 import type { Part } from '../workout/workout';
 import { applyChoices, type Choice, type PartLever } from './choice';
 import { driftOf, insideWindow, type Drift } from './drift';
-import { beyondPullingCap } from './pulling-cap';
 import type { SlotQuestion } from './question';
 import type { Space } from './space';
+import { beyondPullingCap, beyondRopeCap } from './volume-caps';
 
 /** inside the window the middle is no longer worth a change: so much of the time drift is given back, up to there */
 export const easing = { rate: 0.6, upTo: 0.12 } as const;
@@ -18,8 +18,8 @@ export const structuralWeight = 0.8;
 const needlessSwap = 0.05;
 /** a stated window is hit wherever some candidate can hit it: missing it costs more than any swap on the way there */
 const outsideWindow = 0.6;
-/** more pulling than a newer athlete should do costs more than any other version could */
-const overPulling = 2;
+/** more than may add up costs more than any other version could */
+const overVolume = 2;
 /** drift saturates; a version far out of time still gets better by coming nearer */
 const farOut = { beyond: 0.3, weight: 0.04 } as const;
 
@@ -139,7 +139,7 @@ export function evaluatePoint(space: Space, choices: readonly Choice[], lever: P
   const lost = result.fellBehind > 0 && filled.kind === 'every' ? 0.2 * Math.min(1, result.fellBehind / filled.count) : 0;
   const capped = result.reached && filled.kind === 'forTime' ? 0.15 : 0;
   const eased = inside === true ? -easing.rate * Math.min(easing.upTo, Math.abs(drift.time)) : 0;
-  const overPulled = beyondPullingCap(context.athlete.level, program, 0, result);
+  const over = beyondPullingCap(context.athlete.level, program, 0, result) + beyondRopeCap(program, result, choices, space.questions);
   const far = farOut.weight * Math.max(0, Math.abs(drift.time) - farOut.beyond);
   return {
     objective:
@@ -150,7 +150,7 @@ export function evaluatePoint(space: Space, choices: readonly Choice[], lever: P
       (inside === false ? outsideWindow : 0) +
       lost +
       capped +
-      (overPulled > 0 ? overPulling + overPulled : 0),
+      (over > 0 ? overVolume + over : 0),
     drift,
     result,
     part: filled,

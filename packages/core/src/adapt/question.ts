@@ -19,6 +19,8 @@ export interface SlotQuestion {
   readonly slot: Slot;
   readonly stimulus: SlotStimulus;
   readonly intent: PartIntent;
+  /** how often the slot comes in the whole part, as the original is meant to go */
+  readonly bouts: number;
   /** wanted seconds of a bout ÷ the reference athlete's */
   readonly timeScale: number;
   /** mean of the block ladder, where the slot follows one */

@@ -156,6 +156,13 @@ export function setsByTheClock(part: Part, result: PartResult, intent: PartInten
   return { ...rest, kind: 'amrap', score: 'eachSet', scoreSaid: true, window: null, seconds: { low: length, high: length } };
 }
 
+/** What goes side by side in place of a movement of both sides is done in blocks where the rules allow it: the athlete is told so. @param asked the part before its slots were filled */
+export function sidesByRule(part: Part, asked: Part, rules: HouseRules): Part {
+  if (rules.sides !== 'blocks') return part;
+  const written = slotsOfPart(asked);
+  return mapSlots(part, (slot, at) => (slot.perSide && !written[at]!.perSide ? { ...slot, note: 'one side then the other' } : slot));
+}
+
 /** An own cap, where the rules do not ask for one clock: time and a quarter of what is predicted. */
 export function capByRule(part: Part, result: PartResult, rules: HouseRules): Part {
   if (part.kind !== 'forTime') return part;

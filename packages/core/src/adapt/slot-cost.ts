@@ -55,7 +55,7 @@ export function costOf(input: CostInput): { structural: number; cost: number } {
     // a conversion the house rules state is what this coach would do
     (input.conversion?.preferred ? -preferredWorth + 0.15 * (input.conversion.rank ?? 0) : 0) +
     // steps on the spot are what is left when there is neither road nor machine nor rope
-    (movement.family === 'run' && movement.limit.by === 'ease' && original.limit.by === 'engine' ? 0.15 : 0) +
+    (movement.family === 'run' && movement.limit.by === 'ease' && original.limit.by === 'engine' ? 0.3 : 0) +
     0.12 * Math.max(0, movement.skill - original.skill) +
     // a hold is a poor stand-in for moving
     (movement.unit === 's' && original.unit !== 's' && movement.limit.by !== 'engine' && movement.family !== 'run' ? 0.2 : 0) +
@@ -82,6 +82,7 @@ const leavesPattern = (original: Movement, movement: Movement, mustStay: readonl
 function rulePreference(id: string, original: Movement, rules: HouseRules): number {
   if (original.family === 'push-up' && rules.easierPushUp === 'knees') return id === 'knee-push-up' ? -0.6 : id === 'raised-push-up' ? 0.3 : 0;
   if (original.family === 'push-up' && rules.easierPushUp === 'kneesThenRaised') return id === 'knee-push-up' ? -0.3 : id === 'raised-push-up' ? -0.1 : 0;
+  if (original.family === 'push-up' && id === 'raised-push-up') return -0.3;
   if (original.family === 'push-up' && id === 'knee-push-up') return rules.easierPushUp === 'coach' ? 0 : 0.5;
   if (original.id === 'double-under' && rules.noDoubleUnders === 'hops') return id === 'hip-tap-hop' ? -0.5 : id === 'single-under' ? 0.3 : 0;
   // pulling on the floor is what is left when nothing can be hung from or leant on (C11, common practice)

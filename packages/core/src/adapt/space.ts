@@ -5,6 +5,7 @@ import type { Item, Part, Slot } from '../workout/workout';
 import { choicesFor } from './candidates';
 import type { Choice } from './choice';
 import type { AdaptContext, SlotQuestion } from './question';
+import { passesOf } from './volume-caps';
 
 /** options a slot brings to the joint search */
 export const breadth = 7;
@@ -42,10 +43,13 @@ export function questionsOf(part: Part, intent: PartIntent, context: AdaptContex
         : intent.target / intent.stimulus.score
       : 1;
   const tooNew = context.athlete.level === 'new' || context.athlete.level === 'newer';
+  const lists = itemLists(part).length;
+  const passes = passesOf(part, lists, intent.target ?? intent.stimulus.score);
   return slotsOfPart(part).map((slot, index) => ({
     slot,
     stimulus: intent.stimulus.slots[index] ?? intent.stimulus.slots[0]!,
     intent,
+    bouts: passes * (intent.stimulus.slots[index]?.bouts ?? 1),
     timeScale: Math.min(1.6, Math.max(0.6, wantedScale)),
     ladder: ladderOf(part, slot),
     vestKg: part.vest && !tooNew && context.place.kit.some((item) => item.kind === 'vest') ? part.vest[context.athlete.category] : 0,

@@ -4,7 +4,9 @@ import { movementOf } from '../movements/catalogue';
 import type { PartIntent } from '../stimulus/intent';
 import { itemLists } from '../workout/walk';
 import type { Count, CountUnit, Item, Part, PartKind, Slot } from '../workout/workout';
+import type { HouseRules } from '../rules/house-rules';
 import type { Choice } from './choice';
+import { isEasierPushUp } from './coach-chooses';
 import { countText, fallbackOf, givesUpOf, markOf, reasonOf, type Fallback, type Mark } from './explain';
 import type { AdaptContext } from './question';
 import type { PartPlan } from './search';
@@ -79,8 +81,11 @@ function placesOf(part: Part): SlotPlace[] {
   );
 }
 
-function runnerUpOf(plan: PartPlan, index: number, choice: Choice): VersionSlot['runnerUp'] {
-  const next = plan.options[index]?.find((each) => each.movement !== choice.movement);
+function runnerUpOf(plan: PartPlan, index: number, choice: Choice, rules: HouseRules): VersionSlot['runnerUp'] {
+  const others = plan.options[index]?.filter((each) => each.movement !== choice.movement) ?? [];
+  // where the coach chooses between the easier push-ups each time, the other one is what is offered
+  const toChoose = rules.easierPushUp === 'coach' && isEasierPushUp(choice.movement);
+  const next = (toChoose ? others.find((each) => isEasierPushUp(each.movement)) : undefined) ?? others[0];
   return next ? { movement: next.movement, count: countText(next) } : null;
 }
 
@@ -138,7 +143,7 @@ export function versionSlot(
     reason: reasonOf(source, choice, context, stimulus, question?.timeScale ?? 1),
     givesUp: givesUpOf(source, choice, stimulus),
     fallback: fallbackOf(choice, context),
-    runnerUp: runnerUpOf(plan, index, choice),
+    runnerUp: runnerUpOf(plan, index, choice, context.rules),
     growth: choice.count.kind === 'growing' ? choice.count.step : null,
     link: filled.link,
     ...(placesOf(part)[index] ?? { station: null, window: null, block: null }),

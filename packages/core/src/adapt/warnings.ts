@@ -11,10 +11,11 @@ import { slotsOfPart } from '../workout/walk';
 import type { Workout } from '../workout/workout';
 import type { Lock } from './adapt';
 import type { VersionPart } from './version-slots';
+import { choicesToMake } from './coach-chooses';
 import { hardLimits } from './hard-limits';
-import { beyondPullingCap, pullingReps } from './pulling-cap';
 import { historyWarnings } from './history';
 import type { AdaptContext } from './question';
+import { beyondPullingCap, pullingReps } from './volume-caps';
 
 export interface VersionWarning {
   readonly code:
@@ -31,6 +32,7 @@ export interface VersionWarning {
     | 'newer_pulling_cap'
     | 'not_max_strength'
     | 'tells_little'
+    | 'yours_to_choose'
     | 'novelty'
     | 'volume_jump'
     | 'time_budget';
@@ -108,6 +110,13 @@ export function versionWarnings({ workout, adapted, versionParts, intent, run, i
     const obstacles = hardLimits(movementOf(lock.movement), context);
     if (obstacles.length > 0) say('lock_breaks_limit', `Locked ${wordsOf(lock.movement)}: ${obstacles.map(sentenceForObstacle).join('; ')}.`);
   }
+  for (const part of versionParts)
+    for (const asked of choicesToMake(
+      part.slots,
+      locks.filter((lock) => lock.part === part.from[0]),
+      context.rules,
+    ))
+      say('yours_to_choose', asked);
   const available = context.athlete.timeAvailableSeconds;
   if (available !== null && run.totalSeconds > available)
     say('over_time_available', `Takes ${formatClock(run.totalSeconds)}; ${context.athlete.name} has ${formatClock(available)}.`);

@@ -12,6 +12,8 @@ export interface SlotStimulus {
   readonly bout: Bout;
   /** count of one bout (mean over rungs), both sides */
   readonly count: number;
+  /** bouts in one pass through the lists */
+  readonly bouts: number;
   readonly loadShare: number | null;
   readonly repsToFailure: number;
 }
@@ -146,7 +148,7 @@ export function stimulusOf(program: Program, part: number, result: PartResult | 
       const { total, bouts } = counts.get(step.slot)!;
       const bout = work.addBouts(step.demand, total / bouts, bouts, program.capacity);
       const { movement, share, repsToFailure } = step.demand;
-      bySlot.set(step.slot, { movement: movement.id, bout, count: total / bouts, loadShare: share, repsToFailure });
+      bySlot.set(step.slot, { movement: movement.id, bout, count: total / bouts, bouts, loadShare: share, repsToFailure });
     }
   const slots = [...bySlot.entries()].sort((a, b) => a[0] - b[0]).map(([, value]) => value);
   const sums = work.sums();

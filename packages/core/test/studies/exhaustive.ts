@@ -10,7 +10,7 @@ import {
   leversOf,
   noLever,
   parseWorkout,
-  planPart,
+  planParts,
   searchPart,
   searchBreadth,
   spaceOf,
@@ -33,7 +33,7 @@ export function exhaustiveCase(seed: number, most: number, effort?: { bounds: nu
   const { workout } = parseWorkout(randomWorkout(seed));
   const context = contextFor(athlete, athlete.places[0]!, defaultRules);
   const intent = deriveIntent(workout, athlete.category, athlete.level, defaultRules);
-  const { searched, plan } = planPart(intent.base.parts[0]!, intent, 0, context, []);
+  const { searched, plan } = planParts(intent, context, () => [])[0]!;
   if (!plan) return null;
   const space = spaceOf(searched, intent.parts[0]!, context, []);
   const lead = space.leaders.flatMap((leader, index) => (leader === index ? [index] : []));

@@ -33,6 +33,7 @@ import {
   type Score,
   type Workout,
 } from '../../src/index';
+import { bracketedRoot } from '../../src/units/bracketed-root';
 import { otherWorld, type World } from './other-world';
 
 /** log standard deviation of a day's score */
@@ -104,6 +105,8 @@ export interface FairnessCell {
   /** raw ÷ what the reference athlete gets in the version */
   readonly ratio: number;
   readonly perVersion: number;
+  /** what nobody can do better: whoever knows the world that makes the scores, how wrong the files are, and the day's noise; a score as written stays itself */
+  readonly ceiling: number;
   /** what is known alone, without anybody having trained today; 0 for strangers */
   readonly files: number;
   /** the board as it is shown before anything was learned */
@@ -131,9 +134,8 @@ export function kendallTau(a: readonly number[], b: readonly number[]): number {
 const reference = referenceAthlete('men');
 const capacity = referenceCapacity('men');
 
-/** What an athlete of this fitness would have in the file. A lift grows so that the reps at 60 % of it do what every set does. @param noise one draw a figure */
-function fileOf(logFitness: number, noise: () => number): Pick<Athlete, 'maxes' | 'bestSets' | 'times'> {
-  const told = logFitness + fileNoise.whole * noise();
+/** What an athlete believed to be of this fitness has in the file. A lift grows so that the reps at 60 % of it do what every set does. @param noise one draw a figure */
+function fileOf(told: number, noise: () => number): Pick<Athlete, 'maxes' | 'bestSets' | 'times'> {
   const figure = (): number => Math.exp(told + fileNoise.figure * noise());
   const { lifts, sets } = capacity;
   const maxes = { 'back-squat': lifts.backSquat, deadlift: lifts.deadlift, 'strict-press': lifts.strictPress, clean: lifts.clean };
@@ -157,9 +159,38 @@ function fileOf(logFitness: number, noise: () => number): Pick<Athlete, 'maxes' 
   };
 }
 
+/** Something said about ln fitness, with its standard deviation. */
+interface Evidence {
+  readonly log: number;
+  readonly spread: number;
+}
+/** Precision-weighted: the best estimate while each is normal and independent of the others. */
+function bestEstimate(evidence: readonly Evidence[]): number {
+  const precision = (each: Evidence): number => 1 / each.spread ** 2;
+  return evidence.reduce((sum, each) => sum + each.log * precision(each), 0) / evidence.reduce((sum, each) => sum + precision(each), 0);
+}
+
+/** What a score says to somebody who knows the world it was made in. @param truth the world's score at ln fitness */
+function toldByScore(truth: (logFitness: number) => number, value: number): Evidence {
+  const [weakest, fittest] = [-1.2, 1.15];
+  const rising = Math.sign(truth(fittest) - truth(weakest));
+  const excess = (log: number): number => rising * Math.log(truth(log) / value);
+  const log = excess(weakest) >= 0 ? weakest : excess(fittest) <= 0 ? fittest : bracketedRoot(excess, weakest, fittest, 1e-5);
+  const elasticity = Math.abs(Math.log(truth(log + 0.05) / truth(log - 0.05))) / 0.1;
+  return { log, spread: dayNoise / Math.max(0.03, elasticity) };
+}
+
+interface Person {
+  readonly athlete: Athlete;
+  readonly logTruth: number;
+  /** what an all-knowing reader of file and past scores makes of them */
+  readonly evidence: readonly Evidence[];
+}
 interface Scored extends Done {
   readonly logTruth: number;
+  readonly evidence: readonly Evidence[];
   readonly at: number;
+  readonly value: number;
   /** higher is better, whatever the score */
   readonly raw: number;
   readonly ratio: number;
@@ -191,18 +222,21 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
   const random = seededRandom(asked.world * 31 + text.length);
   const normal = normalFrom(random);
   const others = fairnessWorkouts.filter((each) => each !== text).map((each) => ({ text: each, ...versionIn(world, parseWorkout(each).workout) }));
-  const person = (name: string, logTruth: number, noise: () => number): Athlete => ({
-    ...reference,
-    name,
-    ...(asked.known === 'strangers' ? {} : fileOf(logTruth, noise)),
-    ...(asked.known === 'history'
-      ? { results: others.map((past) => ({ workout: past.text, score: formatScore(past.written(past.truth(logTruth) * Math.exp(dayNoise * noise()))) })) }
-      : {}),
-  });
-  const scored = (athlete: Athlete, logTruth: number, at: number, noise: number): Scored => {
+  const person = (name: string, logTruth: number, noise: () => number): Person => {
+    if (asked.known === 'strangers') return { athlete: { ...reference, name }, logTruth, evidence: [] };
+    const told = logTruth + fileNoise.whole * noise();
+    const file = fileOf(told, noise);
+    const past = asked.known === 'history' ? others.map((other) => ({ ...other, value: other.truth(logTruth) * Math.exp(dayNoise * noise()) })) : [];
+    return {
+      athlete: { ...reference, name, ...file, results: past.map(({ text: workout, written, value }) => ({ workout, score: formatScore(written(value)) })) },
+      logTruth,
+      evidence: [{ log: told, spread: fileNoise.whole }, ...past.map(({ truth, value }) => toldByScore(truth, value))],
+    };
+  };
+  const scored = ({ athlete, logTruth, evidence }: Person, at: number, noise: number): Scored => {
     const { version, truth, written, par, better } = versions[at]!;
     const value = truth(logTruth) * Math.exp(noise);
-    return { athlete, version, score: written(value), logTruth, at, raw: better * value, ratio: better > 0 ? value / par : par / value };
+    return { athlete, version, score: written(value), logTruth, evidence, at, value, raw: better * value, ratio: better > 0 ? value / par : par / value };
   };
   const choose = (logTruth: number): number =>
     chosen === 'at random'
@@ -210,8 +244,8 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
       : Math.max(0, Math.min(versions.length - 1, Math.round(1 - logTruth / fitnessSpread + 0.7 * normal())));
   const draw = (name: string, every: boolean): Scored[] => {
     const logTruth = fitnessSpread * normal();
-    const athlete = person(name, logTruth, normal);
-    return (every ? versions.map((_, at) => at) : [choose(logTruth)]).map((at) => scored(athlete, logTruth, at, dayNoise * normal()));
+    const who = person(name, logTruth, normal);
+    return (every ? versions.map((_, at) => at) : [choose(logTruth)]).map((at) => scored(who, at, dayNoise * normal()));
   };
   const drawMany = (count: number, name: string, every: boolean): Scored[] =>
     Array.from({ length: count }, (_, index) => draw(`${name} ${index}`, every)).flat();
@@ -236,6 +270,10 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
     const index = new Map(rows.map((row) => [row.athlete, row.index!]));
     return tau(board.map((each) => index.get(each.athlete.name)!));
   };
+  const allKnowing = (each: Scored): number => {
+    const today = toldByScore(versions[each.at]!.truth, each.value);
+    return readDone(original, each)!.trust === 1 ? today.log : bestEstimate([...each.evidence, { log: 0, spread: fitnessSpread }, today]);
+  };
   const better = versions[0]!.better;
   const predicted = (athlete: Athlete): number =>
     better * headline(original, walkProgram(compile(original, capacityOf(athlete)), { form: formAtFitness(capacityOf(athlete).fitness) })).score;
@@ -249,7 +287,6 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
       const excess = middling.map((logTruth) => {
         const done = scored(
           person('', logTruth, () => 0),
-          logTruth,
           at,
           0,
         );
@@ -268,6 +305,7 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
         return own.filter((value) => value < each.raw).length / Math.max(1, own.length - 1);
       }),
     ),
+    ceiling: tau(board.map(allKnowing)),
     files: asked.known === 'strangers' ? 0 : tau(board.map((each) => predicted(each.athlete))),
     equivalent: tauOfBoard(null),
     calibrated: tauOfBoard(bySeveral),

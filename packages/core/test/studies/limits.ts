@@ -1,6 +1,6 @@
 /** Study 1: hard limits. Random workouts × random athletes; every version is looked over by the independent checker, and its text must read cleanly. */
 import { adapt, parseWorkout } from '../../src/index';
-import { brokenLimits } from '../limits-checker';
+import { brokenForNewer, brokenLimits } from '../limits-checker';
 import { randomAthlete, randomWorkout } from '../people';
 
 export interface LimitsFinding {
@@ -16,6 +16,7 @@ export function limitsFindings(seed: number): LimitsFinding[] {
   const slots = adapted.version.parts.flatMap((part) => part.slots);
   return [
     ...slots.flatMap((slot) => brokenLimits(slot, athlete, place)),
+    ...brokenForNewer(adapted, athlete),
     ...again.diagnostics.filter((each) => each.level !== 'info').map((each) => `text: ${each.message}`),
     ...(JSON.stringify(again.workout.parts.map((part) => part.kind)) === JSON.stringify(adapted.workout.parts.map((part) => part.kind))
       ? []
