@@ -1,13 +1,9 @@
 /** What athletes scored before, in the version each did: the newest few, which tell how fit an athlete is now. */
+import type { StoredAthlete } from '@gambito/contract';
 import { QueryTypes } from 'sequelize';
 import { ScoreRow } from '../platform/models';
 
-export interface PastResult {
-  readonly workoutId: number;
-  /** the version as text */
-  readonly workout: string;
-  readonly score: string;
-}
+type PastResult = StoredAthlete['results'][number];
 
 /** older ones say little about today, and each costs a root-finding wherever the athlete is adapted for */
 const mostResults = 8;

@@ -1,4 +1,4 @@
-import { athleteFileSchema } from '@gambito/contract';
+import { athleteFileSchema, storedAthleteSchema } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { requireCoach } from '../auth/session';
@@ -7,17 +7,17 @@ import { typed } from '../platform/typed';
 import { findAthlete, listAthletes, saveAthlete } from './store';
 
 const fileSchema = athleteFileSchema.extend({ name: z.string().trim().min(1, 'expected a name').max(120) }).loose();
-const resultSchema = z.object({ workoutId: z.number(), workout: z.string(), score: z.string() });
-const athleteSchema = z.object({ id: z.number(), name: z.string(), file: z.unknown(), revision: z.number(), results: z.array(resultSchema).readonly() });
 const idParams = z.object({ id: z.coerce.number().int().positive() });
 
 export function athleteRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
-  app.get('/athletes', { schema: { summary: 'All athletes', response: { 200: z.object({ athletes: z.array(athleteSchema) }) } } }, async (request) => ({
+  app.get('/athletes', { schema: { summary: 'All athletes', response: { 200: z.object({ athletes: z.array(storedAthleteSchema) }) } } }, async (request) => ({
     athletes: await listAthletes((await requireCoach(request, now())).id),
   }));
-  app.post('/athletes', { schema: { summary: 'Add an athlete', body: z.object({ file: fileSchema }), response: { 200: athleteSchema } } }, async (request) =>
-    saveAthlete((await requireCoach(request, now())).id, null, request.body.file, null),
+  app.post(
+    '/athletes',
+    { schema: { summary: 'Add an athlete', body: z.object({ file: fileSchema }), response: { 200: storedAthleteSchema } } },
+    async (request) => saveAthlete((await requireCoach(request, now())).id, null, request.body.file, null),
   );
   app.put(
     '/athletes/:id',
@@ -26,7 +26,7 @@ export function athleteRoutes(plain: FastifyInstance, { now }: Services): void {
         summary: 'Change an athlete',
         params: idParams,
         body: z.object({ file: fileSchema, revision: z.number().int().nullable().default(null) }),
-        response: { 200: athleteSchema },
+        response: { 200: storedAthleteSchema },
       },
     },
     async (request) => saveAthlete((await requireCoach(request, now())).id, request.params.id, request.body.file, request.body.revision),

@@ -1,17 +1,10 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
+import type { StoredAthlete } from '@gambito/contract';
 import { fileWithResults, readAthlete, type Athlete } from '@gambito/core';
 import { Op } from 'sequelize';
 import { Problem } from '../platform/errors';
 import { AthleteRow } from '../platform/models';
-import { pastResults, type PastResult } from './past-results';
-
-export interface StoredAthlete {
-  readonly id: number;
-  readonly name: string;
-  readonly file: unknown;
-  readonly revision: number;
-  readonly results: readonly PastResult[];
-}
+import { pastResults } from './past-results';
 
 async function show(rows: readonly AthleteRow[]): Promise<StoredAthlete[]> {
   const results = await pastResults(rows.map((each) => each.id));

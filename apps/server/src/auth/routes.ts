@@ -1,3 +1,4 @@
+import { meSchema, type Me } from '@gambito/contract';
 import { hash, verify } from '@node-rs/argon2';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
@@ -8,12 +9,6 @@ import { typed } from '../platform/typed';
 import { demoEmail } from '../demo/demo-coach';
 import { closeSession, coachOf, openSession, requireCoach } from './session';
 
-const meSchema = z.object({
-  signedIn: z.boolean(),
-  demo: z.boolean(),
-  setUp: z.boolean(),
-  coach: z.object({ name: z.string(), email: z.string(), timeZone: z.string(), units: z.enum(['kg', 'lb']) }).nullable(),
-});
 const timeZone = z
   .string()
   .max(64)
@@ -31,7 +26,7 @@ const nobody = '$argon2id$v=19$m=19456,t=2,p=1$bm9ib2R5LW5vYm9keQ$00000000000000
 
 export function authRoutes(plain: FastifyInstance, { demo, now }: Services): void {
   const app = typed(plain);
-  const me = (coach: CoachRow | null, count: number): z.infer<typeof meSchema> => ({
+  const me = (coach: CoachRow | null, count: number): Me => ({
     signedIn: coach !== null,
     demo,
     setUp: count > 0,

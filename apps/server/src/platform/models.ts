@@ -19,7 +19,7 @@ export class AthleteRow extends Model<InferAttributes<AthleteRow>, InferCreation
   declare id: CreationOptional<number>;
   declare coachId: number;
   declare name: string;
-  declare file: unknown;
+  declare file: Record<string, unknown>;
   declare revision: number;
   declare deletedAt: Date | null;
 }

@@ -1,4 +1,4 @@
-import { boardRowSchema, rounded } from '@gambito/contract';
+import { boardSchema, rounded } from '@gambito/contract';
 import { compareScores, expectedScore, fitsKind, parseWorkout, readScore, scoredParts, type Result, type ScoreKind } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
@@ -17,12 +17,6 @@ import { saveScore, scoresOf, scoresOfCoach, setDeleted } from './store';
 
 const idParams = z.object({ id: z.coerce.number().int().positive() });
 const scoreParams = idParams.extend({ scoreId: z.coerce.number().int().positive() });
-const boardSchema = z.object({
-  board: z.array(boardRowSchema.extend({ scoreId: z.number(), athleteId: z.number(), note: z.string(), versionText: z.string() })),
-  missing: z.array(z.object({ athleteId: z.number(), name: z.string(), sent: z.boolean() })),
-  scoreKind: z.string(),
-  school: z.string(),
-});
 
 export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);

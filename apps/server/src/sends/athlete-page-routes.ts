@@ -1,4 +1,5 @@
 /** What an athlete's link opens. No sign-in: the link is the key, to one version and its score. */
+import { athletePageSchema } from '@gambito/contract';
 import { expectedScore, fitsKind, readScore, type ScoreKind } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
@@ -9,35 +10,30 @@ import { WorkoutRow } from '../platform/models';
 import { typed } from '../platform/typed';
 import { latestScore, saveScore } from '../scores/store';
 import { briefOfRow, openLink } from './store';
-import { briefSchema } from './brief';
 import { calendarFile } from './calendar';
 
 const tokenParams = z.object({ token: z.string().min(20).max(40) });
-const page = z.object({
-  brief: briefSchema,
-  originalText: z.string(),
-  versionText: z.string(),
-  sentAt: z.string(),
-  changed: z.boolean(),
-  score: z.object({ score: z.string(), note: z.string() }).nullable(),
-});
 const limited = { config: { rateLimit: { max: 120, timeWindow: '1 minute' } } };
 
 export function athletePageRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
-  app.get('/a/:token', { ...limited, schema: { summary: 'An athlete’s page', params: tokenParams, response: { 200: page } } }, async (request, reply) => {
-    const row = await openLink(request.params.token);
-    const [workout, score] = await Promise.all([WorkoutRow.findByPk(row.workoutId), latestScore(row.workoutId, row.athleteId)]);
-    void reply.header('cache-control', 'no-store').header('referrer-policy', 'no-referrer');
-    return {
-      brief: briefOfRow(row),
-      originalText: row.originalText,
-      versionText: row.versionText,
-      sentAt: row.sentAt.toISOString(),
-      changed: workout !== null && workout.text !== row.originalText,
-      score: score ? { score: score.score, note: score.note } : null,
-    };
-  });
+  app.get(
+    '/a/:token',
+    { ...limited, schema: { summary: 'An athlete’s page', params: tokenParams, response: { 200: athletePageSchema } } },
+    async (request, reply) => {
+      const row = await openLink(request.params.token);
+      const [workout, score] = await Promise.all([WorkoutRow.findByPk(row.workoutId), latestScore(row.workoutId, row.athleteId)]);
+      void reply.header('cache-control', 'no-store').header('referrer-policy', 'no-referrer');
+      return {
+        brief: briefOfRow(row),
+        originalText: row.originalText,
+        versionText: row.versionText,
+        sentAt: row.sentAt.toISOString(),
+        changed: workout !== null && workout.text !== row.originalText,
+        score: score ? { score: score.score, note: score.note } : null,
+      };
+    },
+  );
   app.get('/a/:token/calendar.ics', { ...limited, schema: { summary: 'The version as a calendar entry', params: tokenParams } }, async (request, reply) => {
     const row = await openLink(request.params.token);
     const workout = await WorkoutRow.findByPk(row.workoutId);

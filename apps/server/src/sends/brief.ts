@@ -25,48 +25,8 @@ import {
   type Slot,
   type Workout,
 } from '@gambito/core';
-import { rounded } from '@gambito/contract';
-import { z } from 'zod';
+import { rounded, type Brief } from '@gambito/contract';
 import { Problem } from '../platform/errors';
-
-const line = z.object({
-  text: z.string(),
-  load: z.string().nullable(),
-  plates: z.string().nullable(),
-  mark: z.string().nullable(),
-  reason: z.string().nullable(),
-  original: z.string().nullable(),
-  fallback: z.string().nullable(),
-});
-export const briefSchema = z.object({
-  title: z.string(),
-  athlete: z.string(),
-  place: z.string(),
-  parts: z.array(z.object({ header: z.string(), lines: z.array(line) })),
-  predicted: z.object({ unit: z.string(), low: z.number(), median: z.number(), high: z.number() }),
-  window: z.string().nullable(),
-  warmUp: z.array(z.string()),
-  coolDown: z.array(z.string()),
-  pacing: z.array(z.string()),
-  standards: z.array(z.object({ movement: z.string(), points: z.array(z.string()), noReps: z.array(z.string()) })),
-  cautions: z.array(z.string()),
-  warnings: z.array(z.string()),
-  clock: z.object({
-    cues: z.array(
-      z.object({
-        atSeconds: z.number(),
-        kind: z.string(),
-        text: z.string(),
-        part: z.number(),
-        lengthSeconds: z.number().nullable(),
-        lines: z.array(z.string()),
-      }),
-    ),
-    totalSeconds: z.number().nullable(),
-  }),
-  scoreKind: z.string(),
-});
-export type Brief = z.infer<typeof briefSchema>;
 
 export interface MadeBrief {
   readonly brief: Brief;
@@ -151,7 +111,7 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     standards: preparation.standards.map((each) => ({ movement: movementOf(each.movement).name, points: [...each.points], noReps: [...each.noReps] })),
     cautions: [...preparation.cautions],
     warnings: adapted.warnings.map((each) => each.message),
-    clock: { cues: clock.cues.map((cue) => ({ ...cue, lines: [...cue.lines] })), totalSeconds: clock.totalSeconds },
+    clock: { cues: clock.cues, totalSeconds: clock.totalSeconds },
     scoreKind: adapted.workout.parts[scored]?.score ?? 'done',
   };
 }

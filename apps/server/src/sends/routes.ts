@@ -1,3 +1,4 @@
+import { sendJobSchema, storedSendSchema, type SendJob } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { athleteOf, knownAthlete } from '../athletes/store';
@@ -13,20 +14,12 @@ import { findJob, runSendJob, startJob, type JobFailure } from './send-job';
 import { listSends, revoke, send } from './store';
 
 const idParams = z.object({ id: z.coerce.number().int().positive() });
-const sendSchema = z.object({ id: z.number(), athleteId: z.number(), token: z.string(), sentAt: z.string(), revoked: z.boolean(), changed: z.boolean() });
-const answer = z.object({ sends: z.array(sendSchema) });
+const answer = z.object({ sends: z.array(storedSendSchema) });
 
-const jobSchema = z.object({
-  id: z.number(),
-  total: z.number(),
-  done: z.number(),
-  finished: z.boolean(),
-  failed: z.array(z.object({ athleteId: z.number(), message: z.string() })),
-});
 /** a job that has not moved for so long was on a server that went down */
 const stalledAfterMilliseconds = 60_000;
 
-function showJob(row: JobRow, now: Date): z.infer<typeof jobSchema> {
+function showJob(row: JobRow, now: Date): SendJob {
   const stalled = row.finishedAt === null && now.getTime() - row.updatedAt.getTime() > stalledAfterMilliseconds;
   const failed = (row.failed as JobFailure[] | null) ?? [];
   return {
@@ -49,7 +42,7 @@ export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
         summary: 'Send versions to many athletes: a job with its progress',
         params: idParams,
         body: z.object({ athleteIds: z.array(z.number().int().positive()).min(1).max(2000) }),
-        response: { 202: jobSchema },
+        response: { 202: sendJobSchema },
       },
     },
     async (request, reply) => {
@@ -73,7 +66,7 @@ export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
       return showJob(job, now());
     },
   );
-  app.get('/jobs/:id', { schema: { summary: 'How far a job is', params: idParams, response: { 200: jobSchema } } }, async (request) =>
+  app.get('/jobs/:id', { schema: { summary: 'How far a job is', params: idParams, response: { 200: sendJobSchema } } }, async (request) =>
     showJob(await findJob((await requireCoach(request, now())).id, request.params.id), now()),
   );
   app.get('/workouts/:id/sends', { schema: { summary: 'What was sent of a workout', params: idParams, response: { 200: answer } } }, async (request) => {

@@ -1,18 +1,10 @@
 /** What was sent to whom, behind which link. A link opens one athlete's version of one workout and nothing else. */
+import type { Brief, StoredSend } from '@gambito/contract';
 import { randomBytes } from 'node:crypto';
 import { Problem } from '../platform/errors';
 import { SendRow } from '../platform/models';
-import type { Brief, MadeBrief } from './brief';
+import type { MadeBrief } from './brief';
 
-export interface StoredSend {
-  readonly id: number;
-  readonly athleteId: number;
-  readonly token: string;
-  readonly sentAt: string;
-  readonly revoked: boolean;
-  /** the workout's text has changed since */
-  readonly changed: boolean;
-}
 const show = (row: SendRow, text: string): StoredSend => ({
   id: row.id,
   athleteId: row.athleteId,

@@ -1,3 +1,4 @@
+import { lockSchema, storedLocksSchema, storedWorkoutSchema } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
@@ -7,40 +8,25 @@ import type { Services } from '../platform/app';
 import { typed } from '../platform/typed';
 import { createWorkout, findWorkout, listWorkouts, locksOf, saveLocks, showWorkout, updateWorkout } from './store';
 
-const workoutSchema = z.object({
-  id: z.number(),
-  title: z.string(),
-  text: z.string(),
-  day: z.string().nullable(),
-  revision: z.number(),
-  updatedAt: z.string(),
-});
 const text = z.string().max(20_000, 'expected at most 20 000 characters');
 const day = z.iso.date('expected a date such as 2026-11-25').nullable();
 const idParams = z.object({ id: z.coerce.number().int().positive() });
-const lockSchema = z.object({
-  part: z.number().int().min(0),
-  slot: z.number().int().min(0),
-  movement: z.string().max(80).optional(),
-  reps: z.number().min(1).max(10_000).optional(),
-  loadKg: z.number().min(0).max(600).optional(),
-});
 
 export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);
   app.get(
     '/workouts',
-    { schema: { summary: 'All workouts, newest day first', response: { 200: z.object({ workouts: z.array(workoutSchema) }) } } },
+    { schema: { summary: 'All workouts, newest day first', response: { 200: z.object({ workouts: z.array(storedWorkoutSchema) }) } } },
     async (request) => ({
       workouts: await listWorkouts((await requireCoach(request, now())).id),
     }),
   );
-  app.get('/workouts/:id', { schema: { summary: 'One workout', params: idParams, response: { 200: workoutSchema } } }, async (request) =>
+  app.get('/workouts/:id', { schema: { summary: 'One workout', params: idParams, response: { 200: storedWorkoutSchema } } }, async (request) =>
     showWorkout(await findWorkout((await requireCoach(request, now())).id, request.params.id)),
   );
   app.post(
     '/workouts',
-    { schema: { summary: 'A new workout', body: z.object({ text, day: day.default(null) }), response: { 200: workoutSchema } } },
+    { schema: { summary: 'A new workout', body: z.object({ text, day: day.default(null) }), response: { 200: storedWorkoutSchema } } },
     async (request) => createWorkout((await requireCoach(request, now())).id, request.body.text, request.body.day),
   );
   app.put(
@@ -50,7 +36,7 @@ export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
         summary: 'Save a workout',
         params: idParams,
         body: z.object({ text: text.optional(), day: day.optional(), revision: z.number().int() }),
-        response: { 200: workoutSchema },
+        response: { 200: storedWorkoutSchema },
       },
     },
     async (request) => {
@@ -62,11 +48,15 @@ export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
       });
     },
   );
-  app.post('/workouts/:id/duplicate', { schema: { summary: 'A copy without a day', params: idParams, response: { 200: workoutSchema } } }, async (request) => {
-    const coach = await requireCoach(request, now());
-    const row = await findWorkout(coach.id, request.params.id);
-    return createWorkout(coach.id, row.text.replace(/^#(?!#)\s*(.+)$/m, '# $1 (copy)'), null);
-  });
+  app.post(
+    '/workouts/:id/duplicate',
+    { schema: { summary: 'A copy without a day', params: idParams, response: { 200: storedWorkoutSchema } } },
+    async (request) => {
+      const coach = await requireCoach(request, now());
+      const row = await findWorkout(coach.id, request.params.id);
+      return createWorkout(coach.id, row.text.replace(/^#(?!#)\s*(.+)$/m, '# $1 (copy)'), null);
+    },
+  );
   app.delete('/workouts/:id', { schema: { summary: 'Delete a workout (can be undone)', params: idParams } }, async (request) => {
     const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
     await row.update({ deletedAt: now() });
@@ -83,7 +73,7 @@ export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
       schema: {
         summary: 'The coach’s locks on versions',
         params: idParams,
-        response: { 200: z.object({ locks: z.array(z.object({ athleteId: z.number(), locks: z.array(lockSchema) })) }) },
+        response: { 200: z.object({ locks: z.array(storedLocksSchema) }) },
       },
     },
     async (request) => {

@@ -1,17 +1,10 @@
 /** Workouts: the text as typed, its day, and the coach's locks on versions. */
+import type { StoredWorkout } from '@gambito/contract';
 import { parseWorkout, type Lock } from '@gambito/core';
 import { Op } from 'sequelize';
 import { Problem } from '../platform/errors';
 import { LockRow, WorkoutRow } from '../platform/models';
 
-export interface StoredWorkout {
-  readonly id: number;
-  readonly title: string;
-  readonly text: string;
-  readonly day: string | null;
-  readonly revision: number;
-  readonly updatedAt: string;
-}
 export const showWorkout = ({ id, title, text, day, revision, updatedAt }: WorkoutRow): StoredWorkout => ({
   id,
   title,

@@ -6,7 +6,7 @@ import { useParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
 import { useAthletes, useSends } from '../api/queries';
-import type { StoredSend } from '../api/types';
+import type { SendJob, StoredSend } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { Failed, Loading, Progress } from '../ui/states';
@@ -23,13 +23,6 @@ async function copy(text: string): Promise<boolean> {
   }
 }
 
-interface SendJob {
-  readonly id: number;
-  readonly total: number;
-  readonly done: number;
-  readonly finished: boolean;
-  readonly failed: readonly { readonly athleteId: number; readonly message: string }[];
-}
 const pollMilliseconds = 250;
 
 export function SendScreen() {
