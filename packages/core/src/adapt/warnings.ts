@@ -69,7 +69,7 @@ export function versionWarnings({ workout, adapted, versionParts, intent, run, i
   if (said.length > 0) say('time_budget', `${said[0]}: ${said.slice(1).join('; ')}.`);
   if (elasticity < littleTold)
     say('tells_little', `A score in this version tells little: ${Math.round(10 / Math.max(0.1, elasticity))} % of fitness move it by 10 %.`);
-  for (const { code, message } of historyWarnings(adapted, context)) say(code, message);
+  for (const { code, message } of historyWarnings(adapted, run, context)) say(code, message);
   for (const { code, message } of runWarnings(adapted.parts, run)) say(code, message);
   adapted.parts.forEach((part, index) => {
     const written = workout.parts[versionParts[index]!.from[0]!];

@@ -1,0 +1,118 @@
+/** The clock plan against the totals of the same workout (two readers of one text), and shared equipment against trying every second. */
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { planClock, shareEquipment, summarize, type Use } from '../src/index';
+import { workout } from './asking';
+import { randomWorkout } from './people';
+import { sampleNames, sampleText } from './samples';
+
+const everyText = [...sampleNames.map(sampleText), ...Array.from({ length: 60 }, (_, index) => randomWorkout(index + 1))];
+
+describe('a clock plan', () => {
+  test('ends when the totals say, wherever the clock fixes the time', () => {
+    let compared = 0;
+    for (const text of everyText) {
+      const read = workout(text);
+      const { totalSeconds } = planClock(read);
+      const { clockSeconds } = summarize(read);
+      if (totalSeconds === null || clockSeconds === null || read.parts.some((part) => part.optional)) continue;
+      expect([text, totalSeconds]).toEqual([text, clockSeconds]);
+      compared++;
+    }
+    expect(compared).toBeGreaterThan(40);
+  });
+  test('leaves no second uncovered: each cue begins where the one before ends', () => {
+    for (const text of everyText) {
+      const { cues } = planClock(workout(text));
+      cues.slice(1).forEach((cue, index) => {
+        const before = cues[index]!;
+        expect([text, cue.atSeconds]).toEqual([text, before.atSeconds + (before.lengthSeconds ?? 0)]);
+      });
+      expect(cues.at(-1)).toMatchObject({ kind: 'end', lengthSeconds: null });
+    }
+  });
+  test('AMRAPs with a rest between are work, rest, work, and no rest after the last', () =>
+    expect(planClock(workout('AMRAP 5:00 x 2, rest 2:00 between\n10 burpee')).cues.map(({ atSeconds, kind, text }) => [atSeconds, kind, text])).toEqual([
+      [0, 'work', 'AMRAP 1 of 2'],
+      [300, 'rest', 'Rest 2:00'],
+      [420, 'work', 'AMRAP 2 of 2'],
+      [720, 'end', 'Time'],
+    ]));
+  test('stations take turns on an EMOM, and each interval lists its own lines', () => {
+    const { cues } = planClock(workout('EMOM 4:00\n1: 10 push-up\n2: 12 air squat'));
+    expect(cues.slice(0, 4).map(({ text, lines }) => [text, lines])).toEqual([
+      ['1 of 4', ['10 push-up']],
+      ['2 of 4', ['12 air squat']],
+      ['3 of 4', ['10 push-up']],
+      ['4 of 4', ['12 air squat']],
+    ]);
+  });
+  test('work and rest alternate in intervals, with the station told during the work', () => {
+    const { cues } = planClock(workout('30 s on / 15 s off x 4\nalternate\n  push-up\n  air squat'));
+    expect(cues.map(({ atSeconds, kind }) => [atSeconds, kind])).toEqual([
+      [0, 'work'],
+      [30, 'rest'],
+      [45, 'work'],
+      [75, 'rest'],
+      [90, 'work'],
+      [120, 'rest'],
+      [135, 'work'],
+      [165, 'rest'],
+      [180, 'end'],
+    ]);
+    expect(cues[2]!.lines.join()).toMatch(/air squat/);
+  });
+  test('sets for time are open pieces: the athlete ends them, the rest runs by itself', () => {
+    const { cues, totalSeconds } = planClock(workout('3 sets, rest 1:00 between\n  2 rounds\n    10 burpee\n    200 m run'));
+    expect(totalSeconds).toBeNull();
+    expect(cues.map(({ kind, lengthSeconds }) => [kind, lengthSeconds])).toEqual([
+      ['open', null],
+      ['rest', 60],
+      ['open', null],
+      ['rest', 60],
+      ['open', null],
+      ['end', null],
+    ]);
+  });
+  test('windows start by the clock, however early the work was done', () => {
+    const { cues } = planClock(workout('every 6:00 x 3, rest what is left\nwindow 1:\n  400 m run\nwindow 2:\n  30 burpee\nwindow 3:\n  400 m run'));
+    expect(cues.map((cue) => cue.atSeconds)).toEqual([0, 360, 720, 1080]);
+    expect(cues[1]).toMatchObject({ kind: 'interval', text: 'Window 2 of 3', lines: ['30 burpee'] });
+  });
+  test('strength sets on an interval, and without one with their rests', () => {
+    expect(planClock(workout('every 2:30 x 5\n5 back squat, build')).totalSeconds).toBe(750);
+    const free = planClock(workout('5 sets, rest 2:00 between\n  5 back squat @ 80 kg')).cues;
+    expect(free.filter((cue) => cue.kind === 'rest').map((cue) => cue.lengthSeconds)).toEqual([120, 120, 120, 120]);
+  });
+});
+
+/** Every whole second tried as the second person's start. */
+function firstFreeSecond(uses: readonly Use[], wholeSeconds: number): number | null {
+  for (let offset = 0; offset < wholeSeconds; offset++) {
+    const clash = uses.some((mine) => uses.some((theirs) => mine.startSeconds < theirs.endSeconds + offset && theirs.startSeconds + offset < mine.endSeconds));
+    if (!clash) return offset;
+  }
+  return null;
+}
+
+describe('two people and one implement', () => {
+  test('the offset is the first second at which nobody waits (seed 5)', () =>
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 2, maxLength: 10 }), (lengths) => {
+        // used and free in turn
+        let at = 0;
+        const uses: Use[] = [];
+        lengths.forEach((length, index) => {
+          if (index % 2 === 0) uses.push({ startSeconds: at, endSeconds: at + length });
+          at += length;
+        });
+        const shared = shareEquipment(uses, at);
+        const expected = firstFreeSecond(uses, at);
+        expect(shared.offsetSeconds).toBe(expected);
+        expect(shared.totalSeconds).toBe(expected === null ? null : at + expected);
+        expect(shared.turnsSeconds).toBe(2 * uses.reduce((sum, each) => sum + each.endSeconds - each.startSeconds, 0));
+      }),
+      { seed: 5, numRuns: 200 },
+    ));
+  test('nothing shared, nobody waits', () => expect(shareEquipment([], 600)).toMatchObject({ offsetSeconds: 0, totalSeconds: 600, turnsSeconds: 0 }));
+});
