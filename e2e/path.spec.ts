@@ -1,29 +1,8 @@
 /** The whole path in the built application: coach from the start page, athlete on a phone; one bad-input path; accessibility on each screen. */
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { accessible, breakwater, open, phone } from './desk';
 
 test.describe.configure({ mode: 'serial' });
-const phone = { width: 390, height: 844 };
-
-async function accessible(page: Page): Promise<void> {
-  // a page that is still loading is not looked at
-  await page.waitForFunction(() => document.querySelector('h1') !== null && document.querySelector('p[role=status]') === null);
-  const { violations } = await new AxeBuilder({ page }).exclude('.cm-editor').analyze();
-  expect(violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
-}
-/** Today's Breakwater on the desk: another workout of the day may stand beside it. */
-const breakwater = (page: Page) => page.getByRole('region', { name: 'Breakwater' });
-async function open(page: Page): Promise<void> {
-  await page.goto('/');
-  const demo = page.getByRole('button', { name: 'Open the demo desk' });
-  await demo
-    .or(page.getByRole('heading', { name: 'Breakwater' }))
-    .first()
-    .waitFor();
-  if (await demo.isVisible()) await demo.click();
-  await page.getByRole('heading', { name: 'Breakwater' }).waitFor();
-}
-
 test('the demo says it is a demo and opens the desk', async ({ page }) => {
   await page.goto('/login');
   await accessible(page);

@@ -76,7 +76,7 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
   const saveLocks = useSaveLocks(id);
   const history = useRef<{ athleteId: number; locks: readonly Lock[] }[]>([]);
   const [, redraw] = useState(0);
-  const done = versions.filter((each) => each.adapted || each.error).length;
+  const done = versions.filter((each) => (each.adapted && !each.refreshing) || each.error).length;
   const total = Math.max(60, reference?.run.totalSeconds ?? 0, ...versions.map((each) => each.adapted?.run.totalSeconds ?? 0));
   const idOf = (version: Version): string => (version.athleteId === null ? version.key : String(version.athleteId));
   const selected = versions.find((each) => idOf(each) === chosen) ?? null;
@@ -152,7 +152,8 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
                   onClick={() => choose(selected?.key === version.key ? null : idOf(version))}
                   onKeyDown={(event) => step(event, index)}
                   aria-expanded={selected?.key === version.key}
-                  className={`${laneGrid} w-full border-b border-line py-px text-left hover:bg-wash ${selected?.key === version.key ? 'bg-wash' : ''} ${version.athleteId === null && versions[index - 1]?.athleteId !== null ? 'border-t-2 border-t-ink' : ''}`}
+                  aria-busy={version.refreshing}
+                  className={`${laneGrid} w-full border-b border-line py-px text-left hover:bg-wash ${selected?.key === version.key ? 'bg-wash' : ''} ${version.refreshing ? 'opacity-60' : ''} ${version.athleteId === null && versions[index - 1]?.athleteId !== null ? 'border-t-2 border-t-ink' : ''}`}
                 >
                   <span className="min-w-0 leading-tight">
                     <span className="block truncate text-sm font-medium" title={version.name}>

@@ -1,7 +1,7 @@
 /** Ranked alternatives of one slot, each with its effect on time and drift; and "why not …" for any movement asked about. */
 import { findMovement, wordsOf, type Alternative, type Lock } from '@gambito/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { core } from '../workers/core-client';
 import type { VersionAsked } from '../workers/core-worker';
 import { Button } from '../ui/button';
@@ -85,19 +85,7 @@ export function SlotAlternatives({ text, who, today, rules, locks, part, slot, l
       {choose && now && now.reps !== null && (
         <label className="mt-1 flex items-center gap-2 text-sm">
           Count
-          <input
-            key={now.reps}
-            type="number"
-            min={1}
-            max={9999}
-            defaultValue={now.reps}
-            className={`${inputLook} w-24`}
-            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-            onBlur={(event) => {
-              const reps = Number(event.currentTarget.value);
-              if (reps >= 1 && reps !== now.reps) choose({ part, slot, movement: now.movement, reps });
-            }}
-          />{' '}
+          <CountInput reps={now.reps} set={(reps) => choose({ part, slot, movement: now.movement, reps })} />
           <span className="text-xs text-soft">locks it; the rest re-balances</span>
         </label>
       )}
@@ -125,5 +113,28 @@ export function SlotAlternatives({ text, who, today, rules, locks, part, slot, l
         </p>
       )}
     </div>
+  );
+}
+
+/** Takes a count on Enter and on leaving; the focus stays where it is while the version follows. */
+function CountInput({ reps, set }: { reps: number; set: (reps: number) => void }) {
+  const [typed, setTyped] = useState(String(reps));
+  useEffect(() => setTyped(String(reps)), [reps]);
+  const take = (): void => {
+    const wanted = Math.round(Number(typed));
+    if (wanted >= 1 && wanted !== reps) set(wanted);
+    else setTyped(String(reps));
+  };
+  return (
+    <input
+      type="number"
+      min={1}
+      max={9999}
+      value={typed}
+      className={`${inputLook} w-24`}
+      onChange={(event) => setTyped(event.target.value)}
+      onKeyDown={(event) => event.key === 'Enter' && take()}
+      onBlur={take}
+    />
   );
 }

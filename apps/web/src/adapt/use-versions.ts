@@ -1,7 +1,7 @@
 /** One version an athlete and a few tiers, computed in the workers; each is asked for on its own, so a lock redraws one lane. */
 import { useQueries } from '@tanstack/react-query';
 import { fileWithResults, usualTiers, type Adapted, type HouseRules, type Lock } from '@gambito/core';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import type { StoredAthlete, StoredLocks } from '../api/types';
 import { core } from '../workers/core-client';
 import type { Who } from '../workers/core-worker';
@@ -16,6 +16,8 @@ export interface LaneSource {
 }
 export interface Version extends LaneSource {
   readonly adapted: Adapted | null;
+  /** what is shown is from before the last change; the new one is on its way */
+  readonly refreshing: boolean;
   readonly error: unknown;
 }
 const none: readonly Lock[] = [];
@@ -70,5 +72,12 @@ export function useVersions(
       retry: false,
     })),
   });
-  return sources.map((source, index) => ({ ...source, adapted: answers[index]!.data ?? null, error: answers[index]!.error }));
+  // the lane and the panel stay as they are until the next version is there, so that nothing closes under the coach's hand
+  const shown = useRef(new Map<string, Adapted>());
+  return sources.map((source, index) => {
+    const { data, error } = answers[index]!;
+    if (data) shown.current.set(source.key, data);
+    const before = error ? undefined : shown.current.get(source.key);
+    return { ...source, adapted: data ?? before ?? null, refreshing: !data && before !== undefined, error };
+  });
 }

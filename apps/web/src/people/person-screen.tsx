@@ -29,11 +29,11 @@ export function PersonScreen() {
 function Person({ stored }: { stored: StoredAthlete | null }) {
   const draftKey = `gambito.person.${stored?.id ?? 'new'}`;
   const before = stored?.file ?? {};
-  const [form, setForm] = useState<AthleteForm>(() => {
-    const draft = localStorage.getItem(draftKey);
-    return draft ? { ...emptyForm, ...(JSON.parse(draft) as Partial<AthleteForm>) } : stored ? formOf(stored.file) : emptyForm;
-  });
-  const [touched, setTouched] = useState(false);
+  const [draft] = useState(() => localStorage.getItem(draftKey));
+  const [form, setForm] = useState<AthleteForm>(() =>
+    draft ? { ...emptyForm, ...(JSON.parse(draft) as Partial<AthleteForm>) } : stored ? formOf(stored.file) : emptyForm,
+  );
+  const [touched, setTouched] = useState(draft !== null);
   const [busy, setBusy] = useState(false);
   const client = useQueryClient();
   const navigate = useNavigate();

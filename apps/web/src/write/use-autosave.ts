@@ -56,6 +56,12 @@ export function useAutosave(workout: StoredWorkout) {
     (next: string): void => {
       latest.current = next;
       setText(next);
+      // typed back to what the server has: there is nothing to save
+      if (next === saved.current && !running.current) {
+        localStorage.removeItem(draftKey(workout.id));
+        setState((before) => (before.kind === 'conflict' ? before : { kind: 'saved' }));
+        return;
+      }
       localStorage.setItem(draftKey(workout.id), next);
       setState((before) => (before.kind === 'conflict' ? before : { kind: 'waiting' }));
     },

@@ -1,4 +1,5 @@
 /** The whiteboard: a plain text editor that underlines what cannot be read, with a suggestion one click away. Undo is the editor's own. */
+import { isolateHistory } from '@codemirror/commands';
 import { linter, lintGutter, type Diagnostic } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
 import { EditorView, placeholder } from '@codemirror/view';
@@ -81,7 +82,9 @@ export function WorkoutEditor({ text, onChange }: { text: string; onChange: (tex
   }, []);
   useEffect(() => {
     const current = view.current;
-    if (current && current.state.doc.toString() !== text) current.dispatch({ changes: { from: 0, to: current.state.doc.length, insert: text } });
+    // what comes from outside (tidied, taken from the other window) is one step of undo of its own
+    if (current && current.state.doc.toString() !== text)
+      current.dispatch({ changes: { from: 0, to: current.state.doc.length, insert: text }, annotations: isolateHistory.of('full') });
   }, [text]);
   return <div ref={host} className="h-full min-h-72 overflow-auto rounded-md border border-line focus-within:border-ink" />;
 }

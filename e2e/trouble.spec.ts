@@ -1,0 +1,275 @@
+/** What goes wrong on a working day, and how it is put right: two windows, no network, a wrong word, a second thought, a phone in a pocket, paper. */
+import { expect, test, type Page } from '@playwright/test';
+import { accessible, fresh, open, phone, sendTo } from './desk';
+
+const squall = '# Squall\nAMRAP 12:00\n10 burpee\n15 air squat\nintent: 6-9 rounds';
+const editor = (page: Page) => page.getByLabel('Workout text');
+async function type(page: Page, text: string): Promise<void> {
+  await editor(page).click();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.insertText(text);
+}
+const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+test.describe('writing', () => {
+  test('two windows on one workout: both texts are shown, and either can be kept', async ({ page }) => {
+    const address = await fresh(page, squall);
+    await page.goto(`${address}/write`);
+    await expect(editor(page)).toContainText('10 burpee');
+    // meanwhile, elsewhere
+    await page.request.put(`/api${address}`, { data: { text: squall.replace('10 burpee', '8 burpee'), revision: 1 } });
+    await type(page, squall.replace('10 burpee', '12 burpee'));
+    const conflict = page.getByRole('alert').filter({ hasText: 'changed in another window' });
+    await expect(conflict).toContainText('8 burpee');
+    await expect(editor(page)).toContainText('12 burpee');
+    await conflict.getByRole('button', { name: 'Keep mine' }).click();
+    await saved(page);
+    expect((await (await page.request.get(`/api${address}`)).json()).text).toContain('12 burpee');
+    await page.request.put(`/api${address}`, { data: { text: squall.replace('10 burpee', '6 burpee'), revision: 3 } });
+    await type(page, squall.replace('10 burpee', '14 burpee'));
+    await conflict.getByRole('button', { name: 'Take that one' }).click();
+    await expect(editor(page)).toContainText('6 burpee');
+    await saved(page);
+  });
+
+  test('without a network the text stays, through a reload too, and goes out when asked again', async ({ page }) => {
+    const address = await fresh(page, squall);
+    await page.goto(`${address}/write`);
+    await expect(editor(page)).toContainText('10 burpee');
+    await page.route('**/api/workouts/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+    await type(page, squall.replace('10 burpee', '11 burpee'));
+    await expect(page.getByRole('alert')).toContainText('What you typed is kept here');
+    await page.reload();
+    await expect(editor(page)).toContainText('11 burpee');
+    await page.unroute('**/api/workouts/*');
+    await page
+      .getByRole('button', { name: 'Try again' })
+      .or(page.getByText('Saved', { exact: true }))
+      .first()
+      .waitFor();
+    if (await page.getByRole('button', { name: 'Try again' }).isVisible()) await page.getByRole('button', { name: 'Try again' }).click();
+    await saved(page);
+    await expect.poll(async () => (await (await page.request.get(`/api${address}`)).json()).text).toContain('11 burpee');
+  });
+
+  test('tidying rewrites the text in its usual form, and undo brings back how it was typed', async ({ page }) => {
+    const address = await fresh(page, squall);
+    await page.goto(`${address}/write`);
+    await type(page, '# Squall\namrap 12 min\n10 Burpees\n15 squats');
+    await page.getByRole('button', { name: 'Tidy up' }).click();
+    await expect(editor(page)).toContainText('AMRAP 12:00');
+    await expect(editor(page)).toContainText('15 air squat');
+    await editor(page).click();
+    await page.keyboard.press('Control+Z');
+    await expect(editor(page)).toContainText('amrap 12 min');
+  });
+
+  test('a window the workout cannot meet is said while it is written', async ({ page }) => {
+    const address = await fresh(page, '# Squall\nAMRAP 12:00\n30 burpee\n100 air squat\nintent: 20-25 rounds');
+    await page.goto(`${address}/write`);
+    await expect(page.getByText('the reference athlete misses it')).toBeVisible();
+  });
+});
+
+test('workouts: found by a word in them, dated, duplicated, deleted and brought back', async ({ page }) => {
+  await fresh(page, '# Breakwater Lamp\nfor time, cap 10:00\n50 goblet squat @ 16/12 kg');
+  await page.goto('/workouts');
+  await page.getByRole('heading', { name: 'Workouts' }).waitFor();
+  await accessible(page);
+  await page.getByLabel('Search workouts').fill('goblet squat @ 16');
+  const items = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: /Breakwater Lamp/ }) });
+  await expect(items).toHaveCount(1);
+  await page.getByRole('button', { name: 'Duplicate Breakwater Lamp' }).click();
+  await expect(page.getByRole('link', { name: 'Breakwater Lamp (copy)' })).toBeVisible();
+  await page.getByLabel('Day of Breakwater Lamp (copy)').fill('2027-03-04');
+  await page.reload();
+  await page.getByLabel('Search workouts').fill('goblet squat @ 16');
+  await expect(page.getByLabel('Day of Breakwater Lamp (copy)')).toHaveValue('2027-03-04');
+  await page.getByRole('button', { name: 'Delete Breakwater Lamp (copy)' }).click();
+  await expect(page.getByRole('link', { name: 'Breakwater Lamp (copy)' })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Breakwater Lamp (copy)' })).toBeVisible();
+  await page.getByLabel('Search workouts').fill('nothing like this');
+  await expect(page.getByText('None with these words')).toBeVisible();
+});
+
+test.describe('versions', () => {
+  test('a text that cannot be read yet says which line, and leads back to it', async ({ page }) => {
+    const address = await fresh(page, '# Squall\nAMRAP 12:00\n10 thursters');
+    await page.goto(`${address}/adapt`);
+    await expect(page.getByText(/Line 3: .*thursters/)).toBeVisible();
+    await page.getByRole('link', { name: 'Back to the text' }).click();
+    await expect(editor(page)).toContainText('thursters');
+  });
+
+  test('by keyboard alone: arrows walk the lanes, a count is locked and taken back, why not is answered, Escape closes', async ({ page }) => {
+    const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
+    await page.goto(`${address}/adapt`);
+    await expect(page.getByText('Solid block')).toBeVisible({ timeout: 30_000 });
+    const lanes = page.getByRole('list', { name: 'Versions' }).getByRole('button');
+    await lanes.first().focus();
+    await page.keyboard.press('Enter');
+    const names = await lanes.locator('.font-medium').allInnerTexts();
+    await expect(page.getByRole('complementary', { name: `Version of ${names[0]}` })).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    const panel = page.getByRole('complementary', { name: `Version of ${names[1]}` });
+    await expect(panel).toBeVisible();
+    const squats = panel.locator('section li > button').nth(1);
+    await squats.focus();
+    await page.keyboard.press('Enter');
+    const count = panel.getByLabel('Count');
+    await count.fill('22');
+    await count.press('Enter');
+    await expect(panel.getByLabel('locked')).toBeVisible();
+    await expect(squats.locator('.font-medium')).toContainText('22');
+    await panel.getByLabel('Why not another movement?').fill('unicorn jump');
+    await panel.getByRole('button', { name: 'Ask' }).click();
+    await expect(panel.getByText('“unicorn jump” is not a movement Gambito knows.')).toBeVisible();
+    await panel.getByLabel('Why not another movement?').fill('thruster');
+    await panel.getByRole('button', { name: 'Ask' }).click();
+    await expect(panel.getByText(/thruster/).first()).toBeVisible();
+    await squats.focus();
+    await page.keyboard.press('Control+Z');
+    await expect(panel.getByLabel('locked')).toBeHidden();
+    await expect(squats.locator('.font-medium')).not.toContainText('22');
+    await lanes.nth(1).focus();
+    await page.keyboard.press('Escape');
+    await expect(panel).toBeHidden();
+  });
+
+  test('a house rule at work is named beside the version, and one left to the coach asks', async ({ page }) => {
+    const address = await fresh(page, '# Squall\nAMRAP 12:00\n12 push-up\n20 sit-up');
+    await page.request.put('/api/rules', { data: { rules: { easierPushUp: 'coach', newerAthlete: 'lighter' } } });
+    await page.goto(`${address}/adapt`);
+    await expect(page.getByText('Solid block')).toBeVisible({ timeout: 30_000 });
+    const lanes = page.getByRole('list', { name: 'Versions' }).getByRole('button');
+    const newer = lanes.filter({ hasText: /no kit, newer/ });
+    await newer.click();
+    const panel = page.getByRole('complementary');
+    await expect(panel.getByText(/newer athlete: lighter/i).first()).toBeVisible();
+    const asked = lanes.filter({ hasText: /raised push-up|knee push-up/ });
+    expect(await asked.count()).toBeGreaterThan(0);
+    await asked.first().click();
+    await expect(page.getByRole('list', { name: 'Warnings' }).getByText(/Yours to choose \(house rule\)/)).toBeVisible();
+    await page.request.put('/api/rules', { data: { rules: { easierPushUp: 'raised', newerAthlete: 'shortenTime' } } });
+  });
+});
+
+test('people: what was typed survives a reload, and can be dropped', async ({ page }) => {
+  await open(page);
+  await page.goto('/people/new');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Drosimel');
+  await page.getByRole('textbox', { name: 'Lifts', exact: true }).fill('very strong');
+  await expect(page.getByText(/expected a movement and a figure such as “back squat 88 kg”/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Lifts', exact: true })).toHaveValue('very strong');
+  await expect(page.getByText('kept in this browser until saved')).toBeVisible();
+  await page.getByRole('button', { name: 'Drop changes' }).click();
+  await page.goto('/people/new');
+  await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('');
+});
+
+test('the board reads by the school the coach chose', async ({ page }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat\nintent: 8-12 rounds');
+  const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: number; name: string }[] };
+  for (const [at, score] of ['10+2', '7+0', '12+9', '9+5'].entries())
+    expect((await page.request.post(`/api${address}/scores`, { data: { athleteId: athletes[at]!.id, score } })).ok()).toBe(true);
+  const under = async (board: string): Promise<void> => {
+    await page.request.put('/api/rules', { data: { rules: { board } } });
+    await page.goto(`${address}/board`);
+    await page.getByRole('table').waitFor();
+  };
+  const first = page.getByRole('row').nth(1);
+  await under('adjusted');
+  await expect(page.getByText('adjusted to the workout as written')).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'As written' })).toBeVisible();
+  const ranks = await page.locator('tbody tr td:first-child').allInnerTexts();
+  expect(ranks.map(Number)).toEqual([...ranks.map(Number)].sort((a, b) => a - b));
+  await under('perVersion');
+  expect(await page.getByRole('rowheader').count()).toBeGreaterThan(0);
+  await under('window');
+  await expect(page.getByText('inside the window or not', { exact: false })).toBeVisible();
+  await under('turnedUp');
+  await expect(page.getByRole('columnheader', { name: 'As written' })).toBeHidden();
+  await expect(first).toContainText([...athletes.slice(0, 4).map((each) => each.name)].sort()[0]!);
+  await accessible(page);
+  await under('adjusted');
+});
+
+test.describe('the athlete', () => {
+  test('runs sets for time: each set is ended, the rest runs by itself, a mistaken end is taken back, the times become the score', async ({ page }) => {
+    const address = await fresh(page, '# Squall\n3 sets, rest 1:00 between\n  2 rounds\n    10 push-up\n    15 air squat\nscore: each set');
+    const link = await sendTo(page, address, 'Ylmarra');
+    await page.setViewportSize(phone);
+    await page.goto(`${link}/clock`);
+    await page.getByRole('button', { name: 'Start' }).click();
+    const forward = (seconds: number) =>
+      page
+        .evaluate((by) => {
+          for (const key of Object.keys(localStorage))
+            if (key.startsWith('gambito.clock.')) {
+              const kept = JSON.parse(localStorage.getItem(key)!);
+              localStorage.setItem(key, JSON.stringify({ ...kept, startedAt: kept.startedAt - by * 1000 }));
+            }
+        }, seconds)
+        .then(() => page.reload());
+    await forward(100);
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByText('Rest 1:00')).toBeVisible();
+    await expect(page.getByText('next: Set 2 of 3')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo tap' }).click();
+    await expect(page.getByText('Set 1 of 3')).toBeVisible();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await forward(60 + 95);
+    await page.getByRole('button', { name: 'Done' }).click();
+    await forward(60 + 110);
+    await page.getByRole('button', { name: 'Done' }).click();
+    await page.getByRole('button', { name: /^Log 1:\d\d 1:\d\d 1:\d\d$/ }).click();
+    await expect(page.getByLabel('Score', { exact: true })).toHaveValue(/^1:\d\d 1:\d\d 1:\d\d$/);
+  });
+
+  test('has the brief on paper, unfolded and without buttons, and in the calendar; the page fits a phone by night too', async ({ page }) => {
+    const address = await fresh(page, squall);
+    const link = await sendTo(page, address, 'Wendrith');
+    await page.setViewportSize(phone);
+    await page.goto(link);
+    await page.getByRole('heading', { name: 'Squall' }).waitFor();
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await page.getByRole('button', { name: 'Night colours' }).click();
+    await accessible(page);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    await page.emulateMedia({ media: 'print' });
+    await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+    await expect(page.getByRole('link', { name: 'Start the clock' })).toBeHidden();
+    await expect(page.getByText('5:00 easy walk or easy cycling')).toBeVisible();
+    await expect(page.getByText(/Gambito clears nobody/)).toBeVisible();
+    await page.emulateMedia({ media: 'screen' });
+    const href = (await page.getByRole('link', { name: 'Put it in the calendar' }).getAttribute('href'))!;
+    const calendar = await page.request.get(href);
+    expect(calendar.headers()['content-type']).toMatch(/text\/calendar/);
+    expect(await calendar.text()).toContain('SUMMARY:Squall');
+  });
+
+  test('keeps a score that could not be sent', async ({ page }) => {
+    const address = await fresh(page, squall);
+    const link = await sendTo(page, address, 'Wendrith');
+    await page.goto(link);
+    await page.route('**/api/a/*/score', (route) => route.abort());
+    await page.getByLabel('Score', { exact: true }).fill('7+3');
+    await page.getByRole('button', { name: 'Log' }).click();
+    await expect(page.getByText(/The server does not answer/)).toBeVisible();
+    await page.reload();
+    await expect(page.getByLabel('Score', { exact: true })).toHaveValue('7+3');
+    await page.unroute('**/api/a/*/score');
+    await page.getByRole('button', { name: 'Log' }).click();
+    await expect(page.getByText('Logged: 7+3')).toBeVisible();
+  });
+});
+
+test('signed out, every address leads to the way in', async ({ page }) => {
+  await open(page);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Open the demo desk' })).toBeVisible();
+  await page.goto('/people');
+  await expect(page).toHaveURL(/\/login$/);
+});
