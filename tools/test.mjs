@@ -53,7 +53,7 @@ await orRefuse(async () => {
   };
   process.once('SIGINT', () => void clean().then(() => process.exit(1)));
   try {
-    for (const name of ['gambito_jest', 'gambito_jest_demo', 'gambito_e2e']) database.create(name);
+    for (const name of ['gambito_jest', 'gambito_jest_demo', 'gambito_jest_hands', 'gambito_e2e']) database.create(name);
     single('types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']);
     single('lint', bin('eslint'), ['.']);
     single('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);

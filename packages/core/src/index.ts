@@ -72,7 +72,7 @@ export { meanSetFromClock, repsPerRound, setsFigure, usualScoreRules, type Score
 export { comparabilityOf, elasticityNear, elasticityOf, fitnessFor, parOf } from './scoring/score-of-fitness';
 export { sessionLoad } from './scoring/session-load';
 export { boardShift, carryOver, equivalentOf, lessonOf, readDone, swapsOf, type Done, type Equivalent, type Reading } from './scoring/equivalent';
-export { compareScores, type BoardRow, type Result } from './scoring/board';
+export { compareScores, placeResults, type BoardRow, type Placed, type Result } from './scoring/board';
 export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions } from './scoring/learn-conversions';
 export { capacityOf, learnFitness, pastResultsSentence, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, type Score } from './scoring/score-text';

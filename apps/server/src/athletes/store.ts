@@ -33,10 +33,12 @@ export async function findAthlete(coachId: number, id: number, deleted = false):
 export async function saveAthlete(coachId: number, id: number | null, file: Record<string, unknown>, revision: number | null): Promise<StoredAthlete> {
   const name = String(file['name'] ?? '').trim() || 'Athlete';
   if (id === null) return showOne(await AthleteRow.create({ coachId, name, file, revision: 1, deletedAt: null }));
-  const row = await findAthlete(coachId, id);
-  if (revision !== null && row.revision !== revision) throw new Problem('changed_elsewhere', null, { current: await showOne(row) });
-  await row.update({ name, file, revision: row.revision + 1 });
-  return showOne(row);
+  const expected = revision ?? (await findAthlete(coachId, id)).revision;
+  // the database decides who was first
+  const [saved] = await AthleteRow.update({ name, file, revision: expected + 1 }, { where: { id, coachId, deletedAt: null, revision: expected } });
+  const current = await knownAthlete(coachId, id);
+  if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
+  return current;
 }
 
 /** An athlete with what was scored before. */

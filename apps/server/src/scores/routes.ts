@@ -1,5 +1,5 @@
 import { boardSchema, rounded } from '@gambito/contract';
-import { compareScores, expectedScore, fitsKind, parseWorkout, readScore, scoredParts, type Result, type ScoreKind } from '@gambito/core';
+import { expectedScore, fitsKind, parseWorkout, placeResults, readScore, scoredParts, type Result, type ScoreKind } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { athleteOf, knownAthlete, listAthletes } from '../athletes/store';
@@ -13,7 +13,7 @@ import { rulesOf } from '../rules/routes';
 import { makeBrief } from '../sends/brief';
 import { findWorkout, locksOf } from '../workouts/store';
 import { resultReader } from './learned';
-import { saveScore, scoresOf, scoresOfCoach, setDeleted } from './store';
+import { saveScore, scoresOf, scoresOfCoach, deleteScore, restoreScore } from './store';
 
 const idParams = z.object({ id: z.coerce.number().int().positive() });
 const scoreParams = idParams.extend({ scoreId: z.coerce.number().int().positive() });
@@ -48,16 +48,18 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
           },
         ];
       });
-      const byName = new Map(results.map((each) => [each.athlete.name, each]));
       const history = await scoresOfCoach(coach.id);
       const learned = reader.learnedFrom(history, (id) => {
         const stored = athletes.find((each) => each.id === id);
         return stored ? athleteOf({ ...stored, results: [] }, today, null) : null;
       });
-      const board = rounded(compareScores(original, results, learned, rulesOf(coach))).map((each) => {
-        const source = byName.get(each.athlete)!;
-        return { ...each, scoreId: source.scoreId, athleteId: source.athleteId, note: source.note, versionText: source.versionText };
-      });
+      const board = placeResults(original, results, learned, rulesOf(coach)).map(({ row: placed, result }) => ({
+        ...rounded(placed),
+        scoreId: result.scoreId,
+        athleteId: result.athleteId,
+        note: result.note,
+        versionText: result.versionText,
+      }));
       const missing = athletes
         .filter((each) => !scores.some((score) => score.athleteId === each.id))
         .map((each) => ({ athleteId: each.id, name: each.name, sent: sends.some((sent) => sent.athleteId === each.id && sent.revokedAt === null) }));
@@ -102,12 +104,12 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
   );
   app.delete('/workouts/:id/scores/:scoreId', { schema: { summary: 'Delete a score (can be undone)', params: scoreParams } }, async (request) => {
     const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
-    await setDeleted(row.id, request.params.scoreId, now());
+    await deleteScore(row.id, request.params.scoreId, now());
     return { done: true };
   });
   app.post('/workouts/:id/scores/:scoreId/restore', { schema: { summary: 'Undo a deletion', params: scoreParams } }, async (request) => {
     const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
-    await setDeleted(row.id, request.params.scoreId, null);
+    await restoreScore(row.id, request.params.scoreId, now());
     return { done: true };
   });
 }

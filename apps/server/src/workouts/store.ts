@@ -40,14 +40,19 @@ export async function createWorkout(coachId: number, text: string, day: string |
 
 /** Saves; refuses when another window saved in between, and gives back what stands there so that nothing is lost. */
 export async function updateWorkout(coachId: number, id: number, change: { text?: string; day?: string | null; revision: number }): Promise<StoredWorkout> {
-  const row = await findWorkout(coachId, id);
-  if (row.revision !== change.revision) throw new Problem('changed_elsewhere', null, { current: showWorkout(row) });
-  await row.update({
-    ...(change.text === undefined ? {} : { text: change.text, title: titleOf(change.text) }),
-    ...(change.day === undefined ? {} : { day: change.day }),
-    revision: row.revision + 1,
-  });
-  return showWorkout(row);
+  const { revision } = change;
+  // the database decides who was first
+  const [saved] = await WorkoutRow.update(
+    {
+      ...(change.text === undefined ? {} : { text: change.text, title: titleOf(change.text) }),
+      ...(change.day === undefined ? {} : { day: change.day }),
+      revision: revision + 1,
+    },
+    { where: { id, coachId, deletedAt: null, revision } },
+  );
+  const current = showWorkout(await findWorkout(coachId, id));
+  if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
+  return current;
 }
 
 export interface LocksOfAthlete {

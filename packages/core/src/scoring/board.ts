@@ -76,15 +76,21 @@ function inRepsDone(original: Workout, category: Athlete['category'], equivalent
   return { low: done(equivalent.high), median: done(equivalent.median), high: done(equivalent.low), unit: 'reps' };
 }
 
+/** A row and the result it was made from; names alone do not tell two namesakes apart. */
+export interface Placed<R extends Result> {
+  readonly row: BoardRow;
+  readonly result: R;
+}
+
 /**
  * The board: every result with its equivalent, best first. Ties share a rank; what cannot be carried over stands last, in the order it came.
  */
-export function compareScores(
+export function placeResults<R extends Result>(
   original: Workout,
-  results: readonly Result[],
+  results: readonly R[],
   learned: LearnedConversions | null = null,
   rules: ScoreRules = usualScoreRules,
-): BoardRow[] {
+): Placed<R>[] {
   const readings = results.map((result) => readDone(original, result, learned, rules));
   const shift = boardShift(readings.flatMap((reading) => reading ?? []));
   const rows = results.map((result, at): BoardRow => {
@@ -116,8 +122,13 @@ export function compareScores(
   });
   const ordered = rows.map((row, at) => ({ row, at })).sort((a, b) => (b.row.index ?? -1) - (a.row.index ?? -1) || a.at - b.at);
   let rank = 0;
-  return ordered.map(({ row }, at) => {
-    if (at === 0 || row.index !== ordered[at - 1]!.row.index) rank = at + 1;
-    return { ...row, rank };
+  return ordered.map(({ row, at }, place) => {
+    if (place === 0 || row.index !== ordered[place - 1]!.row.index) rank = place + 1;
+    return { row: { ...row, rank }, result: results[at]! };
   });
+}
+
+/** The rows of the board alone. */
+export function compareScores(...asked: Parameters<typeof placeResults>): BoardRow[] {
+  return placeResults(...asked).map((each) => each.row);
 }

@@ -1,0 +1,244 @@
+/** Several windows, several coaches, namesakes, sessions that end, jobs that stop: what one person alone at one desk never sees. */
+import { hash } from '@node-rs/argon2';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Sequelize } from 'sequelize';
+import { migrate } from './migrations';
+import { buildApp, type App } from './platform/app';
+import { readConfig } from './platform/config';
+import { connect } from './platform/database';
+import { todayIn } from './platform/days';
+import { CoachRow, JobRow, ScoreRow } from './platform/models';
+
+const port = Number(process.env['GAMBITO_TEST_DB_PORT']);
+let sequelize: Sequelize;
+let app: App;
+let clock = new Date('2026-11-25T12:00:00Z');
+const text = '# Squall\nAMRAP 12:00\n8 burpee\n15 air squat\nintent: 8-12 rounds\n';
+
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+/** One coach's desk. */
+function deskOf(cookie: string) {
+  return async (method: Method, url: string, body?: unknown) => {
+    const answer = await app.inject({ method, url: `/api${url}`, ...(body === undefined ? {} : { payload: body as object }), headers: { cookie } });
+    return { status: answer.statusCode, json: answer.body === '' ? null : answer.json() };
+  };
+}
+type Desk = ReturnType<typeof deskOf>;
+
+async function newCoach(email: string): Promise<Desk> {
+  await CoachRow.create({ email, name: email, passwordHash: await hash('a long lantern'), timeZone: 'UTC', units: 'kg', rules: {} });
+  const answer = await app.inject({ method: 'POST', url: '/api/login', payload: { email, password: 'a long lantern' } });
+  return deskOf(String(answer.headers['set-cookie']).split(';')[0]!);
+}
+const addAthlete = async (desk: Desk, name: string): Promise<number> =>
+  (await desk('POST', '/athletes', { file: { name, category: 'women', level: 'trained' } })).json.id;
+const addWorkout = async (desk: Desk): Promise<number> => (await desk('POST', '/workouts', { text })).json.id;
+
+let maruvel: Desk;
+let other: Desk;
+beforeAll(async () => {
+  sequelize = connect({ host: '127.0.0.1', port, name: 'gambito_jest_hands', user: 'gambito', password: 'gambito-loopback' });
+  expect((await migrate(sequelize)).length).toBeGreaterThan(0);
+  app = await buildApp(sequelize, { demo: false, webDirectory: null, logLevel: 'silent' }, () => clock);
+  maruvel = await newCoach('maruvel@lanterns.example');
+  other = await newCoach('other@lanterns.example');
+}, 60000);
+afterAll(async () => {
+  await app.close();
+  await sequelize.close();
+});
+
+test('migrations are applied once', async () => expect(await migrate(sequelize)).toEqual([]));
+
+describe('another coach', () => {
+  let workout: number;
+  let athlete: number;
+  let send: number;
+  let score: number;
+  let job: number;
+  beforeAll(async () => {
+    workout = await addWorkout(maruvel);
+    athlete = await addAthlete(maruvel, 'Tabrik');
+    send = (await maruvel('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] })).json.sends[0].id;
+    score = (await maruvel('POST', `/workouts/${workout}/scores`, { athleteId: athlete, score: '9+3' })).json.scoreId;
+    job = (await maruvel('POST', `/workouts/${workout}/send-jobs`, { athleteIds: [athlete] })).json.id;
+  });
+  test('sees an empty desk', async () => {
+    expect((await other('GET', '/athletes')).json.athletes).toEqual([]);
+    expect((await other('GET', '/workouts')).json.workouts).toEqual([]);
+  });
+  test('finds nothing of it by number, to read or to write', async () => {
+    const own = await addAthlete(other, 'Brontek');
+    const tries: [Method, string, unknown?][] = [
+      ['GET', `/workouts/${workout}`],
+      ['PUT', `/workouts/${workout}`, { text: 'mine now', revision: 1 }],
+      ['POST', `/workouts/${workout}/duplicate`],
+      ['DELETE', `/workouts/${workout}`],
+      ['POST', `/workouts/${workout}/restore`],
+      ['GET', `/workouts/${workout}/locks`],
+      ['PUT', `/workouts/${workout}/locks/${own}`, { locks: [] }],
+      ['GET', `/workouts/${workout}/sends`],
+      ['POST', `/workouts/${workout}/sends`, { athleteIds: [own] }],
+      ['DELETE', `/workouts/${workout}/sends/${send}`],
+      ['POST', `/workouts/${workout}/send-jobs`, { athleteIds: [own] }],
+      ['GET', `/jobs/${job}`],
+      ['GET', `/workouts/${workout}/board`],
+      ['POST', `/workouts/${workout}/scores`, { athleteId: own, score: '1+0' }],
+      ['DELETE', `/workouts/${workout}/scores/${score}`],
+      ['POST', `/workouts/${workout}/scores/${score}/restore`],
+      ['PUT', `/athletes/${athlete}`, { file: { name: 'Mine' }, revision: 1 }],
+      ['DELETE', `/athletes/${athlete}`],
+      ['POST', `/athletes/${athlete}/restore`],
+    ];
+    for (const [method, url, body] of tries) expect([method, url, (await other(method, url, body)).status]).toEqual([method, url, 404]);
+    const theirs = await addWorkout(other);
+    expect((await other('POST', `/workouts/${theirs}/scores`, { athleteId: athlete, score: '9+3' })).status).toBe(404);
+    expect((await other('PUT', `/workouts/${theirs}/locks/${athlete}`, { locks: [] })).status).toBe(404);
+    expect((await maruvel('GET', `/workouts/${workout}/board`)).json.board).toHaveLength(1);
+    expect((await maruvel('GET', `/workouts/${workout}`)).json.text).toBe(text);
+  });
+  test('has house rules of its own', async () => {
+    await other('PUT', '/rules', { rules: { warmUp: 'own' } });
+    expect((await maruvel('GET', '/rules')).json.rules.warmUp).toBe('rounds');
+  });
+});
+
+describe('several windows at once', () => {
+  test('of five saves from one revision one is taken; the others are told, and given what stands there', async () => {
+    const id = await addWorkout(maruvel);
+    const answers = await Promise.all(
+      Array.from({ length: 5 }, (_, at) => maruvel('PUT', `/workouts/${id}`, { text: `${text}note: window ${at}\n`, revision: 1 })),
+    );
+    const taken = answers.filter((each) => each.status === 200);
+    expect(taken).toHaveLength(1);
+    const stands = (await maruvel('GET', `/workouts/${id}`)).json;
+    expect(stands).toMatchObject({ text: taken[0]!.json.text, revision: 2 });
+    for (const refused of answers.filter((each) => each.status !== 200))
+      expect(refused).toMatchObject({ status: 409, json: { current: { text: stands.text } } });
+  });
+  test('so it is with athletes', async () => {
+    const id = await addAthlete(maruvel, 'Ostrame');
+    const answers = await Promise.all(
+      Array.from({ length: 4 }, (_, at) => maruvel('PUT', `/athletes/${id}`, { file: { name: `Ostrame ${at}` }, revision: 1 })),
+    );
+    expect(answers.map((each) => each.status).sort()).toEqual([200, 409, 409, 409]);
+  });
+  test('scores logged for one athlete at the same time: one counts, none is lost from the table', async () => {
+    const [id, athlete] = [await addWorkout(maruvel), await addAthlete(maruvel, 'Ylmarra')];
+    const scores = ['7+0', '8+0', '9+0', '10+0', '11+0'];
+    for (const answer of await Promise.all(scores.map((score) => maruvel('POST', `/workouts/${id}/scores`, { athleteId: athlete, score }))))
+      expect(answer.status).toBe(200);
+    const { board } = (await maruvel('GET', `/workouts/${id}/board`)).json;
+    expect(board).toHaveLength(1);
+    expect(scores).toContain(board[0].score);
+    expect(await ScoreRow.count({ where: { workoutId: id, athleteId: athlete } })).toBe(5);
+  });
+  test('a deleted score that comes back takes the place of what was logged meanwhile', async () => {
+    const [id, athlete] = [await addWorkout(maruvel), await addAthlete(maruvel, 'Wendrith')];
+    const first = (await maruvel('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '9+4' })).json.scoreId;
+    await maruvel('DELETE', `/workouts/${id}/scores/${first}`);
+    await maruvel('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '5+0' });
+    await maruvel('POST', `/workouts/${id}/scores/${first}/restore`);
+    const { board } = (await maruvel('GET', `/workouts/${id}/board`)).json;
+    expect(board.map((each: { score: string }) => each.score)).toEqual(['9+4']);
+  });
+});
+
+test('namesakes keep their own rows: what is deleted is the score that was pointed at', async () => {
+  const id = await addWorkout(maruvel);
+  const [elder, younger] = [await addAthlete(maruvel, 'Quessil'), await addAthlete(maruvel, 'Quessil')];
+  await maruvel('POST', `/workouts/${id}/scores`, { athleteId: elder, score: '11+0' });
+  await maruvel('POST', `/workouts/${id}/scores`, { athleteId: younger, score: '6+0' });
+  const { board } = (await maruvel('GET', `/workouts/${id}/board`)).json;
+  expect(board.map((each: { athleteId: number; score: string }) => [each.athleteId, each.score])).toEqual([
+    [elder, '11+0'],
+    [younger, '6+0'],
+  ]);
+  await maruvel('DELETE', `/workouts/${id}/scores/${board[1].scoreId}`);
+  expect((await maruvel('GET', `/workouts/${id}/board`)).json.board.map((each: { athleteId: number }) => each.athleteId)).toEqual([elder]);
+});
+
+test('past results: the newest eight of an athlete, deleted ones left out', async () => {
+  const athlete = await addAthlete(maruvel, 'Drosimel');
+  const ids: number[] = [];
+  for (let at = 0; at < 10; at++) {
+    const id = await addWorkout(maruvel);
+    ids.push(id);
+    await maruvel('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: `${at + 1}+0` });
+  }
+  const results = async (): Promise<string[]> =>
+    (await maruvel('GET', '/athletes')).json.athletes.find((each: { id: number }) => each.id === athlete).results.map((each: { score: string }) => each.score);
+  expect(await results()).toEqual(['10+0', '9+0', '8+0', '7+0', '6+0', '5+0', '4+0', '3+0']);
+  const { board } = (await maruvel('GET', `/workouts/${ids[9]}/board`)).json;
+  await maruvel('DELETE', `/workouts/${ids[9]}/scores/${board[0].scoreId}`);
+  expect((await results())[0]).toBe('9+0');
+});
+
+test('a job on a server that went down is shown as failed, not as running for ever', async () => {
+  const coach = (await CoachRow.findOne({ where: { email: 'maruvel@lanterns.example' } }))!;
+  const row = await JobRow.create({ coachId: coach.id, total: 14, done: 3, failed: [], finishedAt: null });
+  const before = clock;
+  clock = new Date(row.updatedAt.getTime() + 30_000);
+  expect((await maruvel('GET', `/jobs/${row.id}`)).json).toMatchObject({ done: 3, finished: false });
+  clock = new Date(row.updatedAt.getTime() + 61_000);
+  expect((await maruvel('GET', `/jobs/${row.id}`)).json).toMatchObject({ finished: true, failed: [{ message: expect.stringMatching(/send the rest again/) }] });
+  clock = before;
+});
+
+describe('what comes in', () => {
+  test('each wrong field is named with what was expected', async () => {
+    const { status, json } = await maruvel('POST', '/workouts', { text: 'AMRAP 5:00', day: '25.11.2026' });
+    expect(status).toBe(400);
+    expect(json).toMatchObject({ code: 'invalid_input', fields: [{ path: 'day', message: expect.stringMatching(/2026-11-25/) }] });
+    expect((await maruvel('PUT', '/me', { timeZone: 'Lanterns/Pier', units: 'kg' })).json.detail).toMatch(/Europe\/Lisbon/);
+  });
+  test('a broken body is refused as such, not as a failure of ours', async () => {
+    const answer = await app.inject({ method: 'POST', url: '/api/login', headers: { 'content-type': 'application/json' }, payload: '{"email":' });
+    expect(answer.statusCode).toBe(400);
+    expect(answer.json().code).toBe('invalid_input');
+  });
+  test('numbers that are none, and addresses that lead nowhere', async () => {
+    expect((await maruvel('GET', '/workouts/lantern')).status).toBe(400);
+    expect((await maruvel('GET', '/nowhere')).json).toMatchObject({ status: 404, code: 'not_found' });
+  });
+  test('the time zone and the units a coach chose are kept', async () => {
+    expect((await maruvel('PUT', '/me', { timeZone: 'Atlantic/Azores', units: 'lb' })).json.coach).toMatchObject({ timeZone: 'Atlantic/Azores', units: 'lb' });
+    expect((await maruvel('GET', '/me')).json.coach.units).toBe('lb');
+  });
+});
+
+describe('the day and the environment', () => {
+  test.each([
+    ['UTC', '2026-11-25'],
+    ['Pacific/Kiritimati', '2026-11-26'],
+    ['Pacific/Pago_Pago', '2026-11-25'],
+    ['America/New_York', '2026-11-25'],
+  ])('at noon UTC it is another day in %s', (zone, day) => expect(todayIn(zone, new Date('2026-11-25T12:00:00Z'))).toBe(day));
+  test('midnight belongs to the coach’s clock', () => {
+    expect(todayIn('Atlantic/Azores', new Date('2026-11-26T00:30:00Z'))).toBe('2026-11-25');
+    expect(todayIn('Atlantic/Azores', new Date('2026-11-26T01:30:00Z'))).toBe('2026-11-26');
+  });
+  test('the environment is read once, with defaults, and a port that is none is refused', () => {
+    expect(readConfig({ GAMBITO_DB_PORT: '3399' })).toMatchObject({ port: 4780, host: '127.0.0.1', demo: false, webDirectory: null });
+    expect(readConfig({ GAMBITO_DB_PORT: '3399', GAMBITO_DEMO: '1' }).demo).toBe(true);
+    expect(() => readConfig({ GAMBITO_DB_PORT: 'pier' })).toThrow(/GAMBITO_DB_PORT/);
+    expect(() => readConfig({})).toThrow(/GAMBITO_DB_PORT/);
+  });
+});
+
+test('a session lasts two weeks and no longer', async () => {
+  const before = clock;
+  clock = new Date(before.getTime() + 13.9 * 86_400_000);
+  expect((await maruvel('GET', '/athletes')).status).toBe(200);
+  clock = new Date(before.getTime() + 14.1 * 86_400_000);
+  expect((await maruvel('GET', '/athletes')).status).toBe(401);
+  clock = before;
+});
+
+test('passwords cannot be tried for ever', async () => {
+  const tries = [];
+  for (let at = 0; at < 12; at++)
+    tries.push((await app.inject({ method: 'POST', url: '/api/login', payload: { email: 'x@lanterns.example', password: 'no' } })).statusCode);
+  expect(tries).toContain(401);
+  expect(tries.at(-1)).toBe(429);
+});

@@ -1,0 +1,101 @@
+/** What an athlete reads: lines in the athlete's own units, plates, plan B, the window in words; for every kind of part. */
+import { describe, expect, test } from '@jest/globals';
+import { athletePageSchema, briefSchema } from '@gambito/contract';
+import { defaultRules, readAthlete, usualCautions, type Athlete, type Lock } from '@gambito/core';
+import { Problem } from '../platform/errors';
+import { makeBrief } from './brief';
+
+const keeper = (kit: string[], change: Record<string, unknown> = {}): Athlete =>
+  readAthlete(
+    {
+      name: 'Wendrith',
+      category: 'women',
+      level: 'trained',
+      body_mass: '64 kg',
+      place: { name: 'lighthouse', floor: '4 x 3 m', ceiling: '2.8 m', kit },
+      ...change,
+    },
+    '2026-11-25',
+  ).athlete;
+const briefFor = (text: string, athlete: Athlete = keeper([]), locks: readonly Lock[] = []) => makeBrief(text, athlete, defaultRules, locks);
+const bar = ['barbell 15 kg, plates 2x10 2x5 2x2.5 kg'];
+
+describe('a brief', () => {
+  test('says whose it is, where, and what to expect', () => {
+    const { brief } = briefFor('# Ebb\nAMRAP 10:00\n10 push-up\n15 air squat\nintent: 8-11 rounds');
+    expect(brief).toMatchObject({ title: 'Ebb', athlete: 'Wendrith', place: 'lighthouse', window: '8–11 rounds', scoreKind: 'rounds' });
+    expect(brief.predicted.low).toBeLessThanOrEqual(brief.predicted.median);
+    expect(brief.predicted.high).toBeGreaterThanOrEqual(brief.predicted.median);
+    expect(briefSchema.parse(brief)).toEqual(brief);
+  });
+  test('the workout without a name is a workout', () => expect(briefFor('AMRAP 5:00\n10 burpee').brief.title).toBe('Workout'));
+  test.each([
+    ['under 8:00', 'for time, cap 10:00\n50 burpee\nintent: under 8:00', 'under 8:00'],
+    ['a range of time', 'for time, cap 20:00\n100 burpee\nwindow: 9:00-12:00', '9:00–12:00'],
+    ['a set', '3 sets, rest 1:00 between\n  2 rounds\n    10 burpee\nscore: each set\nwindow: 3:00-4:30 per set', '3:00–4:30 a set'],
+    ['none', 'AMRAP 5:00\n10 burpee', null],
+  ])('its window in words: %s', (_what, text, words) => expect(briefFor(text).brief.window).toBe(words));
+
+  test('loads are told in the athlete’s units, kilograms beside pounds, a pair as a pair', () => {
+    const text = 'AMRAP 8:00\n8 db push press @ 2x15/10 kg';
+    const [kg] = briefFor(text, keeper(['dumbbell 10 kg x 2'])).brief.parts[0]!.lines;
+    expect(kg).toMatchObject({ text: '8 dumbbell push press', load: '2 × 10 kg', original: null });
+    expect(briefFor(text, keeper(['dumbbell 10 kg x 2'], { units: 'lb' })).brief.parts[0]!.lines[0]!.load).toBe('2 × 22 lb (10 kg)');
+  });
+  test('a bar comes with its plates, each side', () => {
+    const { lines } = briefFor('AMRAP 8:00\n5 front squat @ 60/40 kg\n10 push-up', keeper(bar)).brief.parts[0]!;
+    expect(lines[0]!.load).toBe('40 kg');
+    expect(lines[0]!.plates).toMatch(/^10 kg \+ 2\.5 kg a side$/);
+    expect(lines[1]!.plates).toBeNull();
+  });
+  test('a swap says what it stands for, how well, why; what was kept says nothing of the kind', () => {
+    const { lines } = briefFor('AMRAP 8:00\n10 pull-up\n10 air squat', keeper(['dumbbell 12.5 kg'])).brief.parts[0]!;
+    expect(lines[0]).toMatchObject({ original: '10 pull-up', mark: expect.stringMatching(/^[!?]{1,2}$/), reason: expect.stringMatching(/Pull-up needs/) });
+    expect(lines[1]).toMatchObject({ original: null, mark: null, reason: null });
+    expect(lines.some((line) => line.fallback !== null)).toBe(true);
+  });
+  test('the coach’s locks are in it', () => {
+    const { brief, versionText } = briefFor('AMRAP 8:00\n10 burpee\n10 air squat', keeper([]), [{ part: 0, slot: 1, movement: 'reverse-lunge', reps: 14 }]);
+    expect(brief.parts[0]!.lines[1]!.text).toBe('14 reverse lunge');
+    expect(versionText).toContain('14 reverse lunge');
+  });
+  test.each([
+    ['AMRAP 5:00 x 2, rest 1:00 between\n10 burpee', /^AMRAP 5:00, 2 times$/],
+    ['EMOM 8:00\n1: 10 push-up\n2: 12 air squat', /^Every 1:00, 8 times$/],
+    ['for time, cap 12:00\n5 rounds\n  10 burpee', /^For time, cap 12:00 — 5 rounds or rungs$/],
+    ['3 sets, rest 1:00 between\n  2 rounds\n    10 burpee', /^3 sets for time$/],
+    ['30 s on / 15 s off x 8\nalternate\n  push-up\n  air squat', /^Intervals, 6:00 in all$/],
+    ['every 6:00 x 2, rest what is left\nwindow 1:\n  30 burpee\nwindow 2:\n  40 air squat', /^2 windows of 6:00$/],
+    ['max load in 7:00\n1 clean', /^Max load in 7:00$/],
+  ])('the header of %j', (text, header) =>
+    expect(briefFor(text, keeper(['barbell 15 kg, plates 2x20 2x15 2x10 2x5 2x2.5 2x1.25 kg'])).brief.parts[0]!.header).toMatch(header),
+  );
+  test('carries warm-up, pacing, standards, cautions, cool-down and the clock of its own version', () => {
+    const { brief } = briefFor('for time, cap 20:00\n4 rounds\n  15 push-up\n  20 air squat');
+    expect(brief.warmUp.length).toBeGreaterThan(0);
+    expect(brief.pacing.filter((line) => line.includes('this one decides the score'))).toHaveLength(1);
+    expect(brief.standards.length).toBe(brief.parts[0]!.lines.length);
+    for (const caution of usualCautions) expect(brief.cautions).toContain(caution);
+    expect(brief.clock.cues.at(-1)).toMatchObject({ kind: 'end', atSeconds: 1200 });
+  });
+  test('a heavy single is paced as attempts', () => {
+    const { brief } = briefFor(
+      'max load in 7:00\n1 clean',
+      keeper(['barbell 15 kg, plates 2x20 2x15 2x10 2x5 2x2.5 2x1.25 kg'], { maxes: { clean: '60 kg' } }),
+    );
+    expect(brief.pacing.join('\n')).toMatch(/attempts: 0:\d\d \d+(\.\d)? kg, 1:/);
+  });
+  test('a text that cannot be read makes no brief, and the line is named', () => {
+    expect(() => briefFor('AMRAP 5:00\n10 thursters')).toThrow(Problem);
+    expect(() => briefFor('')).toThrow(Problem);
+    try {
+      briefFor('AMRAP 5:00\n10 thursters');
+    } catch (error) {
+      expect((error as Problem).detail).toMatch(/^Line 2: /);
+    }
+  });
+  test('the page it stands on is what the contract says', () =>
+    expect(() =>
+      athletePageSchema.parse({ brief: briefFor('AMRAP 5:00\n10 burpee').brief, originalText: '', versionText: '', sentAt: '', changed: false, score: null }),
+    ).not.toThrow());
+});
