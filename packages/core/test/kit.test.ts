@@ -182,6 +182,28 @@ describe('readAthlete', () => {
     const { problems } = readAthlete({ shoe: 42, body_mass: 'heavy', avoid: ['mornings'], maxes: { back_squat: 'lots' } }, '2026-11-25');
     expect(problems.map((each) => each.level)).toEqual(['warning', 'warning', 'warning', 'warning']);
   });
+  test.each([
+    [{ born: 1988 }, 38, null],
+    [{ born: '3 May 1988' }, 38, null],
+    [{ age: 41 }, 41, null],
+    [{ born: 'long ago' }, null, /“long ago” is no year; expected such as “1988”/],
+    [{ age: 'old' }, null, /“old” is no age; expected such as “37”/],
+    [{ born: 1820 }, null, /an age of 206; expected 8–100/],
+    [{}, null, null],
+  ])('the age of %j', (said, age, warning) => {
+    const { athlete, problems } = readAthlete({ level: 'trained', category: 'women', ...said }, '2026-11-25');
+    expect(athlete.ageYears).toBe(age);
+    expect(problems.map((each) => each.message)).toEqual(warning ? [expect.stringMatching(warning)] : []);
+  });
+  test('minutes and units that cannot be read are said, not passed over', () => {
+    const { athlete, problems } = readAthlete({ level: 'new', category: 'men', time_available: 'plenty', units: 'stone' }, '2026-11-25');
+    expect(athlete).toMatchObject({ timeAvailableSeconds: null, units: 'kg' });
+    expect(problems.map((each) => each.key)).toEqual(['time_available', 'units']);
+    expect(readAthlete({ level: 'new', category: 'men', time_available: 40 }, '2026-11-25')).toMatchObject({
+      athlete: { timeAvailableSeconds: 2400 },
+      problems: [],
+    });
+  });
   test('reads past results and the way to the street, and says what a wrong one should be', () => {
     const { athlete, problems } = readAthlete(
       {

@@ -47,4 +47,25 @@ describe('the clock as a value', () => {
     expect(scoreOfClock(cuesOf('for time, cap 10:00\n50 burpee'), started(), 'time')).toBe('CAP+');
     expect(scoreOfClock(cuesOf('3 rounds\n  5 burpee'), started(), 'time')).toBeNull();
   });
+  test('a piece with a cap ends early when the athlete is done, or with its cap', () => {
+    const cues = cuesOf('for time, cap 10:00\n50 burpee\n\nrest 2:00\n\nAMRAP 5:00\n10 push-up');
+    expect(startsOf(cues, {})).toEqual([0, 600, 720, 1020]);
+    expect(startsOf(cues, { 0: 312 })).toEqual([0, 312, 432, 732]);
+    expect(viewOf(cues, started({ ended: { 0: 312 } }), 1_330_000)).toMatchObject({ index: 1, next: { kind: 'work' } });
+  });
+  test('an end that was tapped twice, or out of turn, moves nothing backwards', () => {
+    const cues = cuesOf('3 sets, rest 1:00 between\n  2 rounds\n    5 burpee');
+    const starts = startsOf(cues, { 0: 200, 2: 100 });
+    for (let at = 1; at < starts.length; at++) expect(starts[at]!).toBeGreaterThanOrEqual(starts[at - 1]!);
+  });
+  test('each set’s time is its own, without the rests', () => {
+    const cues = cuesOf('3 sets, rest 1:00 between\n  2 rounds\n    5 burpee\nscore: each set');
+    expect(scoreOfClock(cues, started({ ended: { 0: 100, 2: 275, 4: 460 } }), 'eachSet')).toBe('1:40 1:55 2:05');
+    expect(scoreOfClock(cues, started(), 'eachSet')).toBeNull();
+  });
+  test('a score the clock cannot know is left to the athlete', () => expect(scoreOfClock(cuesOf('max load in 7:00\n1 clean'), started(), 'load')).toBeNull());
+  test('a phone that slept through a piece shows where it is now', () => {
+    const cues = cuesOf('EMOM 10:00\n5 burpee');
+    expect(viewOf(cues, started(), 1_000_000 + 437_000)).toMatchObject({ index: 7, into: 17, left: 43 });
+  });
 });

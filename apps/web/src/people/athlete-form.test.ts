@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { readAthlete } from '@gambito/core';
 import { emptyForm, fileOf, formOf, readForm, readMovementLines, readTimeLines } from './athlete-form';
 
 describe('the athlete form', () => {
@@ -31,5 +32,60 @@ describe('the athlete form', () => {
     expect(problems['kit']).toMatch(/unicorn/);
     expect(problems['bodyMass']).toMatch(/64 kg/);
     expect(problems['name']).toMatch(/name/);
+  });
+  test.each([
+    { name: 'Hespin', category: 'women', level: 'newer', place: { name: 'hut' } },
+    {
+      name: 'Corvalume',
+      category: 'men',
+      level: 'trained',
+      units: 'lb',
+      body_mass: '181 lb',
+      maxes: { back_squat: '225 lb x 3' },
+      place: { ceiling: '2.1 m', kit: [] },
+    },
+    {
+      name: 'Ylmarra',
+      category: 'women',
+      level: 'new',
+      avoid: ['jumping', 'wrists'],
+      time_available: '25 min',
+      born: 1961,
+      limits: { squat_depth: 'chair' },
+      place: { kit: ['chair 45 cm'] },
+    },
+  ])('what is written by hand means the same after the form: $name', (file: Record<string, unknown>) => {
+    const again = fileOf(formOf(file), file);
+    expect(readAthlete(again, '2026-11-25').athlete).toEqual(readAthlete(file, '2026-11-25').athlete);
+  });
+  test('of several places the first is shown, and what is emptied is gone', () => {
+    const file = { name: 'Tabrik', notes: 'ferry', maxes: { clean: '60 kg' }, places: [{ name: 'ferry', kit: ['rope'] }] };
+    const form = formOf(file);
+    expect(form).toMatchObject({ placeName: 'ferry', kit: 'rope', lifts: 'clean: 60 kg' });
+    const emptied = fileOf({ ...form, notes: ' ', lifts: '', kit: '\n \n' }, file);
+    expect(emptied).not.toHaveProperty('notes');
+    expect(emptied).toMatchObject({ maxes: {}, place: { name: 'ferry', kit: [] } });
+  });
+  test('each field that cannot be read says so beside itself, and the rest is taken', () => {
+    const { athlete, problems } = readForm(
+      {
+        ...emptyForm,
+        name: 'Tabrik',
+        stature: 'tall',
+        born: 'long ago',
+        floor: 'wide',
+        ceiling: 'low',
+        times: 'quick',
+        bestSets: 'push-up many',
+        timeAvailable: 'plenty',
+        kit: 'rope',
+      },
+      {},
+      '2026-11-25',
+    );
+    for (const field of ['stature', 'born', 'floor', 'ceiling', 'times', 'bestSets', 'timeAvailable'])
+      expect([field, problems[field]]).toEqual([field, expect.stringMatching(/expected/i)]);
+    expect(problems).not.toHaveProperty('name');
+    expect(athlete.places[0]!.kit.map((item) => item.kind)).toEqual(['rope']);
   });
 });

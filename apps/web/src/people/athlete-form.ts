@@ -146,6 +146,8 @@ export function readForm(form: AthleteForm, before: Record<string, unknown>, tod
     body_mass: 'bodyMass',
     stature: 'stature',
     born: 'born',
+    age: 'born',
+    time_available: 'timeAvailable',
     'place.floor': 'floor',
     'place.ceiling': 'ceiling',
   };

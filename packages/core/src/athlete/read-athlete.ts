@@ -64,6 +64,25 @@ function readTimes(raw: Plain, warn: (key: string, message: string) => void): Ti
   });
 }
 
+const isSaid = (value: unknown): boolean => value !== undefined && value !== null && text(value) !== '';
+
+/** Years from `born` (a year, or a date with one) or `age`; null when neither is said or what is said is no age. */
+function readAge(file: Plain, today: string, warn: (key: string, message: string) => void): number | null {
+  const said = isSaid(file['born']) ? 'born' : isSaid(file['age']) ? 'age' : null;
+  if (said === null) return null;
+  const written = text(file[said]);
+  const year = /\d{4}/.exec(written);
+  const age = said === 'age' ? Number(written) : year ? Number(today.slice(0, 4)) - Number(year[0]) : NaN;
+  if (age >= 8 && age <= 100) return age;
+  warn(
+    said,
+    Number.isFinite(age)
+      ? `“${written}” gives an age of ${age}; expected 8–100 years.`
+      : `“${written}” is no ${said === 'age' ? 'age' : 'year'}; expected such as ${said === 'age' ? '“37”' : '“1988”'}.`,
+  );
+  return null;
+}
+
 /** An athlete file with results that were logged elsewhere, after those it tells itself. Anything that is no file is left as it is. */
 export function fileWithResults(file: unknown, logged: readonly { readonly workout: string; readonly score: string }[]): unknown {
   if (!isPlain(file) || logged.length === 0) return file;
@@ -167,9 +186,7 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
     if (file['stature'] !== undefined) warn('stature', `“${text(file['stature'])}” is no stature; expected 120–230 cm such as “168 cm”.`);
     assumed.push(`stature: ${category === 'women' ? 1.66 : 1.78} m, a usual figure`);
   }
-  const year = Number(/\d{4}/.exec(text(file['born']))?.[0] ?? NaN);
-  const age = Number.isFinite(year) ? Number(today.slice(0, 4)) - year : file['age'] === undefined ? null : Number(text(file['age']));
-  if (age !== null && !(age >= 8 && age <= 100)) warn('born', `“${text(file['born'] ?? file['age'])}” gives an age of ${age}; expected 8–100 years.`);
+  const age = readAge(file, today, warn);
 
   const maxes: Record<string, KnownMax> = {};
   for (const [key, value] of Object.entries(isPlain(file['maxes']) ? file['maxes'] : {})) {
@@ -198,13 +215,15 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
   const limits = isPlain(file['limits']) ? file['limits'] : {};
   const rawPlaces = Array.isArray(file['places']) ? file['places'] : file['place'] === undefined ? [] : [file['place']];
   const time = readDuration(typeof file['time_available'] === 'number' ? `${file['time_available']} min` : text(file['time_available']));
+  if (isSaid(file['time_available']) && time === null) warn('time_available', `“${text(file['time_available'])}” is no time; expected such as “40 min”.`);
+  if (isSaid(file['units']) && file['units'] !== 'kg' && file['units'] !== 'lb') warn('units', `“${text(file['units'])}” is not known; expected kg or lb.`);
   return {
     athlete: {
       name: text(file['name']) || 'Athlete',
       category: category ?? 'men',
       bodyMassKg: mass ?? (category === 'women' ? 64 : 80),
       statureM: stature ?? (category === 'women' ? 1.66 : 1.78),
-      ageYears: age !== null && age >= 8 && age <= 100 ? age : null,
+      ageYears: age,
       level: level ?? ('trained' satisfies Level),
       units: file['units'] === 'lb' ? 'lb' : 'kg',
       maxes,

@@ -20,6 +20,8 @@ import { higherIsBetter, scoreValue, usualScoreRules, type ScoreRules, type Scor
 const carriedOver = { sameMovements: 0.03, otherMovements: 0.06 };
 /** below this elasticity a result teaches nothing about its swaps */
 const leastTaught = 0.15;
+/** log standard deviation of what an athlete can do in one workout around what the athlete can do in general: whose figures are off for just these movements (round figure) */
+const ownWorkout = 0.05;
 /** log standard deviation of the model's error about a whole workout (round figure) */
 const wholeWorkout = 0.1;
 
@@ -124,13 +126,14 @@ export function readDone(
   const asWritten = swaps.length === 0 && sameAsked(original, version, athlete.category);
   const carried = asWritten ? 0 : swaps.length === 0 ? carriedOver.sameMovements : carriedOver.otherMovements * Math.sqrt(offset.open);
   const noise = Math.hypot(dayNoise, carried) / Math.max(leastTold, elasticity);
+  const expectedSpread = Math.hypot(capacity.fitnessSpread, ownWorkout);
   return {
     capacity,
     apparent: Math.log(apparent),
     expected: Math.log(capacity.fitness),
-    expectedSpread: capacity.fitnessSpread,
+    expectedSpread,
     noise,
-    trust: asWritten ? 1 : 1 / (1 + (noise / capacity.fitnessSpread) ** 2),
+    trust: asWritten ? 1 : 1 / (1 + (noise / expectedSpread) ** 2),
     elasticity,
     offset,
     value: read.value,

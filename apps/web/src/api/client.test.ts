@@ -1,0 +1,63 @@
+import { afterEach, describe, expect, test } from '@jest/globals';
+import { api, ApiError, messageOf } from './client';
+
+const original = globalThis.fetch;
+afterEach(() => {
+  globalThis.fetch = original;
+});
+let asked: { url: string; options: RequestInit }[] = [];
+/** The server answers this, whatever is asked. */
+function answering(body: string, status = 200): void {
+  asked = [];
+  globalThis.fetch = async (url, options) => {
+    asked.push({ url: String(url), options: options ?? {} });
+    return new Response(body, { status });
+  };
+}
+const failureOf = async (asking: Promise<unknown>): Promise<ApiError> => {
+  try {
+    await asking;
+  } catch (error) {
+    if (error instanceof ApiError) return error;
+  }
+  throw new Error('expected an ApiError');
+};
+
+describe('the way to the server', () => {
+  test('asks under /api; a body makes it a POST of JSON, unless another method is named', async () => {
+    answering('{"fine":true}');
+    expect(await api('/me')).toEqual({ fine: true });
+    await api('/workouts', { body: { text: 'x' } });
+    await api('/workouts/3', { method: 'PUT', body: { day: null } });
+    await api('/workouts/3', { method: 'DELETE' });
+    expect(asked.map(({ url, options }) => [url, options.method, options.body ?? null])).toEqual([
+      ['/api/me', 'GET', null],
+      ['/api/workouts', 'POST', '{"text":"x"}'],
+      ['/api/workouts/3', 'PUT', '{"day":null}'],
+      ['/api/workouts/3', 'DELETE', null],
+    ]);
+    expect(asked[1]!.options.headers).toEqual({ 'content-type': 'application/json' });
+    expect(asked[3]!.options.headers).toBeUndefined();
+  });
+  test('an empty answer is null', async () => {
+    answering('');
+    expect(await api('/logout', { method: 'POST' })).toBeNull();
+  });
+  test('a problem keeps its code, and is told in its own sentences', async () => {
+    answering(JSON.stringify({ title: 'That is no score for this workout.', detail: '“fast”: expected 7+12.', code: 'bad_score', status: 422 }), 422);
+    const failure = await failureOf(api('/a/x/score', { body: {} }));
+    expect(failure.problem).toMatchObject({ code: 'bad_score', status: 422 });
+    expect(messageOf(failure)).toBe('That is no score for this workout. “fast”: expected 7+12.');
+  });
+  test('an answer that is no problem of ours is told without particulars', async () => {
+    answering('{"oops":1}', 502);
+    expect((await failureOf(api('/me'))).problem).toMatchObject({ code: 'failed', status: 502 });
+  });
+  test('no answer at all says that what was typed is kept', async () => {
+    globalThis.fetch = () => Promise.reject(new TypeError('network'));
+    const failure = await failureOf(api('/me'));
+    expect(failure.problem.code).toBe('offline');
+    expect(failure.message).toMatch(/kept here/);
+    expect(messageOf('anything else')).toBe('Something went wrong.');
+  });
+});
