@@ -32,7 +32,8 @@ export { brzyckiMax, epleyMax, nscaTable, repsAtShare, shareAtReps } from './cap
 export { acsmRunning, criticalSpeed, reserveBalance, riegelTime, rowPace, rowPower, skibaTau, timeAtPower } from './capacity/engine-laws';
 export { constants, formAtFitness, usualForm, type Constants } from './simulate/body';
 export { compile, type Program } from './simulate/program';
-export { walkProgram, type Run, type TraceBlock } from './simulate/walk-program';
+export { walkProgram, type Run } from './simulate/walk-program';
+export type { TraceBlock } from './simulate/walker';
 export { runWarnings, type RunWarning } from './simulate/run-warnings';
 export { headline, predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
 

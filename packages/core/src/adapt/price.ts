@@ -1,6 +1,7 @@
 /** The price of a point in the search space: its drift, its structure, and what a coach would not accept. */
 import { compile, type Program } from '../simulate/program';
-import { walkProgram, type PartResult } from '../simulate/walk-program';
+import { walkProgram } from '../simulate/walk-program';
+import type { PartResult } from '../simulate/walk-part';
 import type { PartIntent } from '../stimulus/intent';
 import { stimulusOf } from '../stimulus/stimulus';
 import { slotsOfItems } from '../workout/walk';

@@ -7,7 +7,7 @@ import type { Movement } from '../movements/movement';
 import { wordsOf } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
 import { maxOf } from '../simulate/demand';
-import type { PartResult } from '../simulate/walk-program';
+import type { PartResult } from '../simulate/walk-part';
 import type { PartIntent } from '../stimulus/intent';
 import { mapBlocks, mapSlots, slotsOfPart } from '../workout/walk';
 import type { Count, Part, Slot, Workout } from '../workout/workout';

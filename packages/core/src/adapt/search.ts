@@ -3,7 +3,8 @@
  * then small moves while they help, then the proof. Deterministic: options are ordered, ties keep the earlier one.
  */
 import { compile } from '../simulate/program';
-import { walkProgram, type PartResult } from '../simulate/walk-program';
+import { walkProgram } from '../simulate/walk-program';
+import type { PartResult } from '../simulate/walk-part';
 import type { PartIntent } from '../stimulus/intent';
 import { stimulusOf } from '../stimulus/stimulus';
 import type { Part } from '../workout/workout';

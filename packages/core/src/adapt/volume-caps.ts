@@ -7,7 +7,7 @@ import type { Level } from '../athlete/athlete';
 import { movementOf } from '../movements/catalogue';
 import type { Movement } from '../movements/movement';
 import type { Program } from '../simulate/program';
-import type { PartResult } from '../simulate/walk-program';
+import type { PartResult } from '../simulate/walk-part';
 import { slotCounts } from '../stimulus/stimulus';
 import { slotsOfPart } from '../workout/walk';
 import type { Part } from '../workout/workout';

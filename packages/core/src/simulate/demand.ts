@@ -218,3 +218,13 @@ function engineTime(movement: Movement, unit: CountUnit, capacity: Capacity, hea
         : (watts) => airBikeJoulesPerCalorie / mechanical(watts, capacity.bikeFactor);
   }
 }
+
+/** The demand of a movement that is so many times easier: reps at hand and pace. */
+export function easierBy({ repsToFailure, joulesPerKg, secondsPerUnit, ...rest }: Demand, factor: number): Demand {
+  return {
+    ...rest,
+    repsToFailure: repsToFailure * factor,
+    joulesPerKg: joulesPerKg / factor,
+    secondsPerUnit: secondsPerUnit && ((watts) => secondsPerUnit(watts) / factor),
+  };
+}

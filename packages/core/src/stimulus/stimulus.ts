@@ -3,7 +3,7 @@ import { muscles, patterns, type Pattern } from '../movements/movement';
 import type { Capacity } from '../capacity/capacity';
 import type { Demand } from '../simulate/demand';
 import { compile, type Program } from '../simulate/program';
-import type { PartResult } from '../simulate/walk-program';
+import type { PartResult } from '../simulate/walk-part';
 import type { Workout } from '../workout/workout';
 import { boutElasticity, boutOf, type Bout } from './bout';
 
