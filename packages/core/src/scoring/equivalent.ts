@@ -21,7 +21,7 @@ const carriedOver = { sameMovements: 0.03, otherMovements: 0.06 };
 /** below this elasticity a result teaches nothing about its swaps */
 const leastTaught = 0.15;
 /** log standard deviation of what an athlete can do in one workout around what the athlete can do in general: whose figures are off for just these movements (round figure) */
-const ownWorkout = 0.05;
+const ownWorkout = 0.08;
 /** log standard deviation of the model's error about a whole workout (round figure) */
 const wholeWorkout = 0.1;
 
