@@ -10,6 +10,7 @@ import {
   formatScore,
   meanSetFromClock,
   parOf,
+  placeResults,
   parseWorkout,
   planClock,
   prepare,
@@ -115,6 +116,34 @@ describe('equivalents', () => {
     const at = (athlete: Athlete) => equivalentOf(original, { athlete, version, score: { kind: 'time', seconds: par } })!;
     expect(at(fit).fitness).toBeGreaterThan(1.05);
     expect(at(fit).median).toBeLessThan(at(referenceAthlete('men')).median);
+  });
+  test('however much is known of an athlete, today’s score is heard: ten past results leave it a third of the say', () => {
+    const original = workout('for time, cap 40:00\n5 rounds\n  400 m run\n  20 air squat');
+    const version = workout('for time, cap 40:00\n5 rounds\n  400 m run\n  20 step-up @ 45 cm');
+    const known: Athlete = {
+      ...referenceAthlete('men'),
+      results: Array.from({ length: 10 }, (_, at) => ({ workout: `for time, cap 40:00\n${2000 + 200 * at} m run`, score: at % 2 ? '9:30' : '10:10' })),
+    };
+    const trust = (athlete: Athlete): number => readDone(original, { athlete, version, score: { kind: 'time', seconds: 900 } })!.trust;
+    expect(trust(known)).toBeGreaterThan(0.33);
+    expect(trust(known)).toBeLessThan(trust(referenceAthlete('men')));
+    expect(readDone(original, { athlete: known, version: original, score: { kind: 'time', seconds: 900 } })!.trust).toBe(1);
+  });
+  test('namesakes on one board keep their own results', () => {
+    const original = workout('AMRAP 10:00\n10 burpee\n10 air squat');
+    const result = (id: number, rounds: number) => ({
+      id,
+      athlete: referenceAthlete('men'),
+      version: original,
+      versionName: 'original',
+      score: { kind: 'rounds' as const, rounds, reps: 0 },
+      scoreText: `${rounds}+0`,
+    });
+    expect(placeResults(original, [result(1, 6), result(2, 9), result(3, 9)]).map(({ row, result: own }) => [own.id, row.score, row.rank])).toEqual([
+      [2, '9+0', 1],
+      [3, '9+0', 1],
+      [1, '6+0', 3],
+    ]);
   });
   test('the reference athlete at par has index 100, and a better score a higher one, for times too', () => {
     const original = workout('for time, cap 15:00\n21-15-9\nthruster @ 42.5/30 kg\npull-up');
