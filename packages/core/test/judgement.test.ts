@@ -222,6 +222,31 @@ describe('pulling of newer athletes', () => {
   });
 });
 
+describe('an easier form of the same movement', () => {
+  // C9, C18 and the house rule “easier push-up” (common practice): the set stays as long, on the lowest surface that stays unbroken
+  test.each([
+    ['table 74 cm', 7],
+    ['box 40 cm', 15],
+    ['chair 45 cm', 8],
+  ])('with a %s and %d push-ups in one go, twelve become raised ones, not a handful on the floor', (surface, best) => {
+    const slot = slotOf('AMRAP 12:00\n12 push-up\n15 sit-up\n200 m run', withKit([surface, 'run route 200 m'], { best_sets: { push_up: best } }));
+    expect(slot.movement).toBe('raised-push-up');
+    expect(slot.reps[0]).toBeGreaterThanOrEqual(9);
+  });
+  test('whoever has the set in one go keeps the floor', () =>
+    expect(slotOf('AMRAP 12:00\n12 push-up\n15 sit-up\n200 m run', withKit(['table 74 cm', 'run route 200 m'], { best_sets: { push_up: 40 } })).movement).toBe(
+      'push-up',
+    ));
+});
+
+describe('why a load was left', () => {
+  const text = 'AMRAP 12:00\n10 db push press @ 2x17.5/12.5 kg\n15 sit-up';
+  test('two bells of two weights are no pair; a pair that is far too light is named', () => {
+    expect(slotOf(text, withKit(['kettlebell 24 kg', 'kettlebell 16 kg'])).reason).toMatch(/^No two of one weight for dumbbell push press here/);
+    expect(slotOf(text, withKit(['kettlebell 24 kg', 'dumbbell 2 kg x 2'])).reason).toMatch(/nearest load here is 2 dumbbells 2 kg/);
+  });
+});
+
 describe('a composite rep', () => {
   test('keeps its bracket, in reps, and right and left stay one movement, though nothing near can be done', () => {
     const athlete = withKit(['bench', 'air bike'], { avoid: ['deep_knee', 'kneeling'], level: 'newer' });

@@ -27,7 +27,7 @@ export function brokenLimits(slot: VersionSlot, athlete: Athlete, place: Place):
   if (avoids('kneeling') && /knee-push-up|kneel-to-stand|knee-plank/.test(id)) found.push(`${id} kneels`);
   if (
     avoids('wrists') &&
-    /^(?:push-up|hand-release-push-up|knee-push-up|raised-push-up|burpee|bear-crawl|high-plank|shoulder-tap|front-squat|thruster|strict-press|clean|power-clean)$/.test(
+    /^(?:push-up|hand-release-push-up|knee-push-up|raised-push-up|(?:raised-|lateral-|step-back-)?burpee|bear-crawl|high-plank|shoulder-tap|front-squat|thruster|strict-press|clean|power-clean)$/.test(
       id,
     )
   )

@@ -12,6 +12,7 @@ import { boutOf, type Bout } from '../stimulus/bout';
 import type { SlotStimulus } from '../stimulus/stimulus';
 import type { Category, Count, CountUnit, Slot } from '../workout/workout';
 import { singleAlternatives, type Choice } from './choice';
+import { isEasierPushUp } from './coach-chooses';
 import { roundFigures } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
 import { meanCount, scaledCounts } from './counts';
@@ -200,6 +201,11 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
   const seen = new Set<string>();
   // what is written and may be done is not swapped for a slightly better figure, nor for the coach's second choice
   const open = only === null && found.some((each) => each.movement === slot.movement);
+  // the school's easier push-up, where it keeps the set as long as it was meant and the written one would break (C9, C18), is no needless swap
+  const written = meanCount(slot, question.ladder, athlete.category);
+  const broken = written !== null && !found.some((each) => each.movement === slot.movement && holdsCount(each, written) && each.bout.setShare <= 1);
+  const isEasierForm = (each: Choice): boolean =>
+    broken && original.family === 'push-up' && isEasierPushUp(each.movement) && holdsCount(each, written!) && each.bout.setShare <= 1;
   const loadedToo = found.some((each) => each.load !== null && each.load.implement !== 'band');
   const firstRank = Math.min(...found.map((each) => each.coachRank ?? Infinity));
   return found
@@ -214,8 +220,9 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
       const bare = original.load !== null && each.load === null && loadedToo && !each.stated ? unloadedLast : 0;
       // the higher surface only where the lower one clearly breaks in the course of the part
       const higher = each.movement === 'raised-push-up' && surfaces !== null && each.heightCm !== surfaces.heightsCm[0] ? higherSurface : 0;
-      const extra = bare + higher + (open ? keepWritten + (each.stated ? preferredWorth : 0) : outranked);
-      return { ...each, needless: open, cost: each.cost + extra, structural: each.structural + extra };
+      const needless = open && !isEasierForm(each);
+      const extra = bare + higher + (needless ? keepWritten + (each.stated ? preferredWorth : 0) : open ? 0 : outranked);
+      return { ...each, needless, cost: each.cost + extra, structural: each.structural + extra };
     })
     .sort((a, b) => a.cost - b.cost || (a.movement < b.movement ? -1 : a.movement > b.movement ? 1 : 0))
     .filter((choice) => {

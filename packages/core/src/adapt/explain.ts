@@ -1,5 +1,6 @@
 /** The words beside a choice: its mark, one plain sentence with figures, what it gives up, and what to fall back to. */
 import { sentenceForObstacle } from '../kit/feasible';
+import { describeLoad } from '../kit/loads';
 import { mainPattern, movementOf } from '../movements/catalogue';
 import { muscles, type Muscle, type Pattern } from '../movements/movement';
 import { constants } from '../simulate/body';
@@ -89,6 +90,17 @@ export function countText(choice: Pick<Choice, 'count' | 'unit' | 'perSide'>): s
   }
 }
 
+/** What the kit has in place of the written load, which would have been fine. */
+function loadMissing(slot: Slot, count: number, kg: number, context: AdaptContext): string {
+  const { load } = movementOf(slot.movement);
+  const wanted = kg * 1000;
+  const own = context.loads.filter((each) => load?.implements.includes(each.implement) && each.count === count);
+  const name = wordsOf(slot.movement);
+  if (own.length === 0) return count === 2 ? `No two of one weight for ${name} here` : `No load for ${name} here`;
+  const nearest = own.reduce((best, each) => (Math.abs(each.grams - wanted) < Math.abs(best.grams - wanted) ? each : best));
+  return `For ${name} the nearest load here is ${describeLoad(nearest)}`;
+}
+
 /** Why the movement as written was left, in a clause; null when it was kept. */
 function whyLeft(slot: Slot, choice: Choice, context: AdaptContext, stimulus: SlotStimulus): string | null {
   if (choice.movement === slot.movement) return null;
@@ -112,6 +124,8 @@ function whyLeft(slot: Slot, choice: Choice, context: AdaptContext, stimulus: Sl
   const inside = demand.repsToFailure * constants.insideShare;
   if (original.load && !context.loads.some((load) => original.load!.implements.includes(load.implement))) return `No load for ${wordsOf(original.id)} here`;
   if (original.load && slot.load === null) return `${original.name} finds no fitting load here`;
+  if (original.load && slot.load?.kind === 'mass' && inside >= stimulus.count)
+    return loadMissing(slot, slot.load.count, slot.load[context.athlete.category], context);
   if (demand.share !== null && demand.share > 1) return `${original.name} at the written load is above the max`;
   return `${original.name}: about ${inside < 1 ? 'none' : Math.floor(inside)} in one go against ${Math.round(stimulus.count)} asked`;
 }
