@@ -9,6 +9,7 @@ import {
   referenceAthlete,
   referenceCapacity,
   walkProgram,
+  pacingSentence,
   planPacing,
   attemptLadder,
   bouts,
@@ -400,6 +401,12 @@ describe('pacing', () => {
     expect(chosen!.breakSeconds).toBeGreaterThanOrEqual(5);
     expect(chosen!.breakSeconds).toBeLessThanOrEqual(20);
     expect(chosen!.planB).toMatch(/fail/);
+  });
+  test('a plan is told in the slot’s own unit', () => {
+    const told = planPacing(parseWorkout('AMRAP 12:00\n40 m shuttle run\n12 cal row\n10 push-up').workout, referenceCapacity('men')).slots.map(pacingSentence);
+    expect(told[0]).toMatch(/^shuttle run: 40 m in one go/);
+    expect(told[1]).toMatch(/^row: 12 cal in one go/);
+    expect(told[2]).toMatch(/^push-up: 10 in one go/);
   });
   test('splits add up to their count', () => {
     for (let count = 1; count <= 60; count++) for (const split of splitsFor(count)) expect(split.reduce((sum, each) => sum + each, 0)).toBe(count);

@@ -1,5 +1,5 @@
 /** Write: text on the left, read as it is typed; the strip, totals and inferred stimulus on the right. */
-import { formatClock, formatWindow, formatWorkout, parseWorkout, wordsOf, type Category } from '@gambito/core';
+import { formatClock, formatWindow, formatWorkout, parseWorkout, slotsOfPart, wordsOf, type Category, type Part } from '@gambito/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
@@ -158,7 +158,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
                 <p className="mt-1 text-sm">
                   {part.kind === 'amrap' ? 'One round: ' : 'In all: '}
                   {Object.entries(part.reps)
-                    .map(([movement, count]) => `${count} ${wordsOf(movement)}`)
+                    .map(([movement, count]) => `${count}${unitOf(parsed.workout.parts[index]!, movement)} ${wordsOf(movement)}`)
                     .join(', ') || 'as many as possible'}{' '}
                 </p>
                 {told && (
@@ -192,6 +192,12 @@ function Write({ workout }: { workout: StoredWorkout }) {
       </section>
     </div>
   );
+}
+
+/** ` m` and the like beside a count that is not of reps. */
+function unitOf(part: Part, movement: string): string {
+  const unit = slotsOfPart(part).find((slot) => slot.movement === movement)?.unit ?? 'reps';
+  return unit === 'reps' ? '' : ` ${unit}`;
 }
 
 const kindWords: Readonly<Record<string, string>> = {

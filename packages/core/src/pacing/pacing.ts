@@ -13,7 +13,7 @@ import { easierBy } from '../simulate/demand';
 import { walkProgram, type Run } from '../simulate/walk-program';
 import type { TraceBlock, WalkOptions } from '../simulate/walker';
 import { slotsOfPart } from '../workout/walk';
-import type { Workout } from '../workout/workout';
+import type { CountUnit, Workout } from '../workout/workout';
 import { attemptLadder, type Attempt } from './attempts';
 import { splitOf, splitsFor } from './splits';
 
@@ -21,6 +21,7 @@ export interface SlotPacing {
   readonly part: number;
   readonly slot: number;
   readonly movement: string;
+  readonly unit: CountUnit;
   /** reps of each set in the first bout, and in the second half of the bouts */
   readonly sets: readonly number[];
   readonly later: readonly number[];
@@ -208,6 +209,7 @@ export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, 
       part,
       slot,
       movement: step.demand.movement.id,
+      unit: step.demand.unit,
       sets: plan?.first ?? whole,
       later,
       breakSeconds: later.length > 1 || (plan?.first.length ?? 1) > 1 ? Math.max(5, breakToKeep(blocks)) : 0,
@@ -240,8 +242,8 @@ export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, 
 }
 
 /** `7-7-7 push-ups, 5 s between` */
-export function pacingSentence({ movement, sets, later, breakSeconds }: SlotPacing): string {
-  const show = (list: readonly number[]): string => list.join('-');
+export function pacingSentence({ movement, unit, sets, later, breakSeconds }: SlotPacing): string {
+  const show = (list: readonly number[]): string => `${list.join('-')}${unit === 'reps' ? '' : ` ${unit}`}`;
   const change = show(sets) === show(later) ? '' : `, later ${show(later)}`;
   return `${wordsOf(movement)}: ${sets.length === 1 ? `${show(sets)} in one go` : show(sets)}${change}${breakSeconds > 0 ? `, ${breakSeconds} s between` : ''}`;
 }
