@@ -85,9 +85,8 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
         const open = source.count.kind === 'max' || written === null;
         const perRep = boutOf(demand, Math.max(1, stimulus.count), capacity).seconds / Math.max(1, stimulus.count);
         const writtenWhole = open ? 1 : Math.max(0.5, written * sides * (slot.bracket?.times ?? 1));
-        const inTime = open ? 1 : wantedSeconds / perRep / writtenWhole;
-        const matched = Math.min(inTime, mostOfBout(movement, question) / writtenWhole);
-        const addsUp = !coachSlot && matched < inTime ? `fewer than the time asks, because ${Math.round(question.bouts)} bouts add up` : null;
+        const matched = open ? 1 : wantedSeconds / perRep / writtenWhole;
+        const mostFactor = coachSlot || slot.bracket ? Infinity : mostOfBout(movement, question) / writtenWhole;
         const factors = slot.bracket
           ? [1]
           : conversion
@@ -100,7 +99,9 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
                     ...(rules.otherImplement === 'sameReps' && !kept && movement.load && original.load ? [] : [Math.min(3, Math.max(0.34, matched))]),
                   ]
                 : [matched];
-        for (const factor of factors)
+        for (const asked of factors) {
+          const factor = Math.min(asked, mostFactor);
+          const addsUp = factor < asked ? `fewer than the time asks, because ${Math.round(question.bouts)} bouts add up` : null;
           for (const { count, mean } of source.count.kind === 'matchTime' || coachSlot?.count.kind === 'matchTime'
             ? scaledCounts({ ...slot, unit }, question.ladder, matched, unit, even(movement, slot), athlete.category, 1)
             : scaledCounts(source, question.ladder, factor, unit, even(movement, slot), athlete.category, 2, conversion !== null)) {
@@ -194,6 +195,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
               });
             }
           }
+        }
       }
     }
   }
