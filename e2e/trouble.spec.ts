@@ -128,6 +128,7 @@ test.describe('versions', () => {
     await panel.getByLabel('Why not another movement?').fill('thruster');
     await panel.getByRole('button', { name: 'Ask' }).click();
     await expect(panel.getByText(/thruster/).first()).toBeVisible();
+    // Enter and leaving the field asked once: one undo takes it back
     await squats.focus();
     await page.keyboard.press('Control+Z');
     await expect(panel.getByLabel('locked')).toBeHidden();

@@ -1,7 +1,7 @@
 /** Ranked alternatives of one slot, each with its effect on time and drift; and "why not …" for any movement asked about. */
 import { findMovement, wordsOf, type Alternative, type Lock } from '@gambito/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { core } from '../workers/core-client';
 import type { VersionAsked } from '../workers/core-worker';
 import { Button } from '../ui/button';
@@ -119,11 +119,19 @@ export function SlotAlternatives({ text, who, today, rules, locks, part, slot, l
 /** Takes a count on Enter and on leaving; the focus stays where it is while the version follows. */
 function CountInput({ reps, set }: { reps: number; set: (reps: number) => void }) {
   const [typed, setTyped] = useState(String(reps));
-  useEffect(() => setTyped(String(reps)), [reps]);
+  // what was asked for last: leaving the field after Enter does not ask again
+  const asked = useRef(reps);
+  useEffect(() => {
+    asked.current = reps;
+    setTyped(String(reps));
+  }, [reps]);
   const take = (): void => {
     const wanted = Math.round(Number(typed));
-    if (wanted >= 1 && wanted !== reps) set(wanted);
-    else setTyped(String(reps));
+    if (!(wanted >= 1)) setTyped(String(reps));
+    else if (wanted !== asked.current) {
+      asked.current = wanted;
+      set(wanted);
+    }
   };
   return (
     <input

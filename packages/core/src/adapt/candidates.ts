@@ -12,7 +12,7 @@ import { boutOf, type Bout } from '../stimulus/bout';
 import type { SlotStimulus } from '../stimulus/stimulus';
 import type { Category, Count, CountUnit, Slot } from '../workout/workout';
 import { singleAlternatives, type Choice } from './choice';
-import { isEasierPushUp } from './coach-chooses';
+import { isEasierPushUp } from './easier-push-up';
 import { roundFigures } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
 import { meanCount, scaledCounts } from './counts';
@@ -22,7 +22,7 @@ import { heightsFor, isWritten, loadOptions } from './load-options';
 import { nearMovements, type Near } from './near';
 import type { AdaptContext, SlotQuestion } from './question';
 import { costOf, preferredWorth } from './slot-cost';
-import { mostOfBout } from './volume-caps';
+import { isBeyond, mostOfBout } from './volume-caps';
 
 /** What leaving a feasible movement costs on top: few changes are part of a good version. */
 const keepWritten = 0.3;
@@ -86,7 +86,7 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
         const perRep = boutOf(demand, Math.max(1, stimulus.count), capacity).seconds / Math.max(1, stimulus.count);
         const writtenWhole = open ? 1 : Math.max(0.5, written * sides * (slot.bracket?.times ?? 1));
         const matched = open ? 1 : wantedSeconds / perRep / writtenWhole;
-        const mostFactor = coachSlot || slot.bracket ? Infinity : mostOfBout(movement, question) / writtenWhole;
+        const most = coachSlot || slot.bracket ? Infinity : mostOfBout(movement, question);
         const factors = slot.bracket
           ? [1]
           : conversion
@@ -100,12 +100,13 @@ export function choicesFor(question: SlotQuestion, context: AdaptContext, only: 
                   ]
                 : [matched];
         for (const asked of factors) {
-          const factor = Math.min(asked, mostFactor);
+          const factor = Math.min(asked, most / writtenWhole);
           const addsUp = factor < asked ? `fewer than the time asks, because ${Math.round(question.bouts)} bouts add up` : null;
           for (const { count, mean } of source.count.kind === 'matchTime' || coachSlot?.count.kind === 'matchTime'
             ? scaledCounts({ ...slot, unit }, question.ladder, matched, unit, even(movement, slot), athlete.category, 1)
             : scaledCounts(source, question.ladder, factor, unit, even(movement, slot), athlete.category, 2, conversion !== null)) {
             const whole = mean > 0 ? mean * sides * (slot.bracket?.times ?? 1) : stimulus.count;
+            if (isBeyond(whole, most)) continue;
             if (
               !able(
                 movement,

@@ -11,6 +11,7 @@ import { formatClock } from '../units/duration';
 import { formatMass } from '../units/mass';
 import type { SlotStimulus } from '../stimulus/stimulus';
 import type { Slot } from '../workout/workout';
+import { isEasierPushUp } from './easier-push-up';
 import { isHalfOwned, isSkill } from './half-skill';
 import { hardLimits } from './hard-limits';
 import { nearMovements } from './near';
@@ -135,7 +136,7 @@ function rulesBehind(slot: Slot, choice: Choice, context: AdaptContext, stimulus
   const [original, movement] = [movementOf(slot.movement), movementOf(choice.movement)];
   const swapped = movement.id !== original.id;
   const behind: RuleKey[] = [];
-  if (swapped && original.family === 'push-up' && (movement.id === 'raised-push-up' || movement.id === 'knee-push-up')) behind.push('easierPushUp');
+  if (swapped && original.family === 'push-up' && isEasierPushUp(movement.id)) behind.push('easierPushUp');
   if (swapped && context.athlete.limits.squatDepth !== null && (movement.id === 'half-squat' || movement.id === 'squat-to-chair')) behind.push('squatDepth');
   if (isSkill(original) && choice.coachRank === null && hardLimits(original, context).length === 0) {
     const { repsToFailure } = demandOf(slot.movement, slot.unit, context.capacity, 0, null);

@@ -5,7 +5,7 @@ import type { Item, Part, Slot } from '../workout/workout';
 import { choicesFor } from './candidates';
 import type { Choice } from './choice';
 import type { AdaptContext, SlotQuestion } from './question';
-import { passesOf } from './volume-caps';
+import { timesThrough } from './volume-caps';
 
 /** options a slot brings to the joint search */
 export const breadth = 7;
@@ -44,7 +44,7 @@ export function questionsOf(part: Part, intent: PartIntent, context: AdaptContex
       : 1;
   const tooNew = context.athlete.level === 'new' || context.athlete.level === 'newer';
   const lists = itemLists(part).length;
-  const passes = passesOf(part, lists, intent.target ?? intent.stimulus.score);
+  const passes = timesThrough(part, lists, intent.target ?? intent.stimulus.score);
   return slotsOfPart(part).map((slot, index) => ({
     slot,
     stimulus: intent.stimulus.slots[index] ?? intent.stimulus.slots[0]!,

@@ -6,7 +6,7 @@ import { itemLists } from '../workout/walk';
 import type { Count, CountUnit, Item, Part, PartKind, Slot } from '../workout/workout';
 import type { HouseRules } from '../rules/house-rules';
 import type { Choice } from './choice';
-import { isEasierPushUp } from './coach-chooses';
+import { isEasierPushUp } from './easier-push-up';
 import { countText, fallbackOf, givesUpOf, markOf, reasonOf, type Fallback, type Mark } from './explain';
 import type { AdaptContext } from './question';
 import type { PartPlan } from './search';

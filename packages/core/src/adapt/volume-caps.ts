@@ -24,7 +24,7 @@ export const isHangingPull = (movement: Movement): boolean => movement.avoid.inc
 const isDoubleUnder = (movement: Movement): boolean => movement.id === 'double-under';
 
 /** How often a part goes through its lists. @param score its rounds, where they are what is scored */
-export function passesOf(part: Part, lists: number, score: number): number {
+export function timesThrough(part: Part, lists: number, score: number): number {
   return part.kind === 'amrap' ? score : part.kind === 'every' ? part.count / lists : part.kind === 'forTime' || part.kind === 'strength' ? part.sets : 1;
 }
 
@@ -35,7 +35,7 @@ function repsOf(program: Program, part: number, result: PartResult, counts: (mov
   if (!counted.includes(true)) return 0;
   let reps = 0;
   for (const [slot, { total }] of slotCounts(program, part)) if (counted[slot]) reps += total;
-  return reps * passesOf(compiled.part, compiled.lists, result.score);
+  return reps * timesThrough(compiled.part, compiled.lists, result.score);
 }
 
 export const pullingReps = (program: Program, part: number, result: PartResult): number => repsOf(program, part, result, isHangingPull);
@@ -46,6 +46,9 @@ export function beyondPullingCap(level: Level, program: Program, part: number, r
   return most === null ? 0 : Math.max(0, pullingReps(program, part, result) / most - 1);
 }
 
+/** Whether a count of a bout, rounded as a coach would, goes beyond the most of it. */
+export const isBeyond = (reps: number, most: number): boolean => reps > most * (1 + rounding);
+
 /** A choice of the model's own, not of the coach's. */
 const isSwappedIn = (choice: Choice, question: SlotQuestion): boolean => choice.movement !== question.slot.movement && choice.coachRank === null;
 
@@ -55,6 +58,6 @@ export function beyondRopeCap(program: Program, result: PartResult, choices: rea
   return Math.max(0, reps / mostDoubleUnders - 1 - rounding);
 }
 
-/** The most reps of a bout that still add up to no more than the cap; infinite where there is none. */
+/** The most reps of a bout that still add up to the cap; infinite where there is none. */
 export const mostOfBout = (movement: Movement, question: SlotQuestion): number =>
   isDoubleUnder(movement) && movement.id !== question.slot.movement ? mostDoubleUnders / question.bouts : Infinity;

@@ -11,7 +11,7 @@ import { slotsOfPart } from '../workout/walk';
 import type { Workout } from '../workout/workout';
 import type { Lock } from './adapt';
 import type { VersionPart } from './version-slots';
-import { choicesToMake } from './coach-chooses';
+import { choicesToMake } from './easier-push-up';
 import { hardLimits } from './hard-limits';
 import { historyWarnings } from './history';
 import type { AdaptContext } from './question';

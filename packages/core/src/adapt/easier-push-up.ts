@@ -1,4 +1,4 @@
-/** The easier push-up under the rule that the coach chooses each time: one stands so that the version can be sent, and the coach is asked. */
+/** The easier push-ups of the house rule. Where the coach chooses between them each time, one stands so that the version can be sent, and the coach is asked. */
 import { movementOf } from '../movements/catalogue';
 import { wordsOf } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
