@@ -5,6 +5,9 @@ import { z } from 'zod';
 const figure = z.number();
 const columns = z.object({ men: figure, women: figure });
 const range = z.object({ low: figure, high: figure });
+const rest = z
+  .object({ low: figure, high: figure, open: z.enum(['recovered', 'asNeeded', 'ratio', 'left']).optional(), ratio: figure.optional() })
+  .describe('seconds; with `open` the athlete ends it and the figures are what is reckoned with');
 const unit = z.enum(['reps', 'm', 'cal', 's']);
 
 const count = z.discriminatedUnion('kind', [
@@ -12,26 +15,39 @@ const count = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('rung') }),
   z.object({ kind: z.literal('ladder'), rungs: z.array(figure) }),
   z.object({ kind: z.literal('growing'), start: figure, step: figure }),
-  z.object({ kind: z.literal('max') }),
+  z.object({ kind: z.literal('max'), seconds: figure.optional() }),
   z.object({ kind: z.literal('matchTime') }),
 ]);
 const load = z.discriminatedUnion('kind', [
   z
-    .object({ kind: z.literal('mass'), men: figure, women: figure, count: z.union([z.literal(1), z.literal(2)]), unit: z.enum(['kg', 'lb']) })
+    .object({
+      kind: z.literal('mass'),
+      men: figure,
+      women: figure,
+      count: z.union([z.literal(1), z.literal(2)]),
+      unit: z.enum(['kg', 'lb']),
+      sets: z.array(figure).optional(),
+    })
     .describe('kilograms of one implement'),
-  z.object({ kind: z.literal('share'), men: figure, women: figure }),
+  z.object({ kind: z.literal('share'), men: figure, women: figure, sets: z.array(figure).optional(), low: figure.optional() }).describe('share of the max'),
+  z.object({ kind: z.literal('bodyShare'), men: figure, women: figure }).describe('share of the body mass'),
+  z.object({ kind: z.literal('heavy') }),
   z.object({ kind: z.literal('any') }),
 ]);
 const slot = z.object({
   kind: z.literal('slot'),
   movement: z.string(),
+  said: z.string().nullable().describe('the coach’s own words for the movement'),
+  implement: z.enum(['barbell', 'dumbbell', 'kettlebell', 'sandbag', 'backpack', 'can', 'plate', 'stick', 'vest', 'band']).nullable(),
   unit,
+  unitSaid: z.enum(['km', 'mile', 'ft', 'yd', 'min']).nullable(),
   count,
   perSide: z.boolean(),
   load: load.nullable(),
   heightCm: columns.nullable(),
   hold: z.enum(['unbroken', 'mayBreak']).nullable(),
   tempo: z.string().nullable(),
+  effort: z.object({ kind: z.enum(['rpe', 'rir']), value: figure }).nullable(),
   build: z.boolean(),
   side: z.enum(['left', 'right']).nullable(),
   link: z.number().nullable(),
@@ -41,12 +57,12 @@ const slot = z.object({
     return z.array(z.array(slot));
   },
 });
-const pause = z.object({ kind: z.literal('pause'), seconds: range });
+const pause = z.object({ kind: z.literal('pause'), seconds: rest });
 const block = z.object({
   kind: z.literal('block'),
   rounds: range,
   ladder: z.array(figure).nullable(),
-  restBetween: range.nullable(),
+  restBetween: rest.nullable(),
   get items(): z.ZodArray<z.ZodType<Item>> {
     return z.array(item);
   },
@@ -72,13 +88,23 @@ const base = {
   noPartition: z.boolean(),
   vest: z.object({ men: figure, women: figure, unit: z.enum(['kg', 'lb']) }).nullable(),
   startsAtFinishOrCap: z.boolean(),
+  team: z.object({ size: figure, how: z.enum(['youGoIGo', 'synchro', 'splitAsNeeded']).nullable() }).nullable(),
+  interruption: z.object({ everySeconds: figure, items }).nullable(),
   notes: z.array(z.string()),
 };
 const seconds = figure.describe('seconds');
 const part = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('amrap'), ...base, seconds: range, sets: figure, restBetween: range.nullable(), items }),
-  z.object({ kind: z.literal('forTime'), ...base, capSeconds: seconds.nullable(), capPerSet: z.boolean(), sets: figure, restBetween: range.nullable(), items }),
-  z.object({ kind: z.literal('every'), ...base, intervalSeconds: seconds, count: figure, capSeconds: seconds.nullable(), stations: z.array(items) }),
+  z.object({ kind: z.literal('amrap'), ...base, seconds: range, sets: figure, restBetween: rest.nullable(), items }),
+  z.object({ kind: z.literal('forTime'), ...base, capSeconds: seconds.nullable(), capPerSet: z.boolean(), sets: figure, restBetween: rest.nullable(), items }),
+  z.object({
+    kind: z.literal('every'),
+    ...base,
+    intervalSeconds: seconds,
+    count: figure,
+    capSeconds: seconds.nullable(),
+    untilFailure: z.boolean(),
+    stations: z.array(items),
+  }),
   z.object({
     kind: z.literal('intervals'),
     ...base,
@@ -88,8 +114,14 @@ const part = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('windows'), ...base, intervalSeconds: seconds, count: figure, capSeconds: seconds.nullable(), windows: z.array(items) }),
   z.object({ kind: z.literal('maxLoad'), ...base, seconds, items }),
-  z.object({ kind: z.literal('strength'), ...base, everySeconds: seconds.nullable(), sets: figure, restBetween: range.nullable(), items }),
-  z.object({ kind: z.literal('rest'), ...base, seconds: seconds.nullable(), untilSeconds: seconds.nullable() }),
+  z.object({ kind: z.literal('strength'), ...base, everySeconds: seconds.nullable(), sets: figure, restBetween: rest.nullable(), items }),
+  z.object({
+    kind: z.literal('rest'),
+    ...base,
+    seconds: seconds.nullable(),
+    untilSeconds: seconds.nullable(),
+    open: z.enum(['recovered', 'asNeeded', 'ratio', 'left']).nullable(),
+  }),
   z.object({ kind: z.literal('quality'), ...base, seconds: seconds.nullable(), items }),
 ]);
 

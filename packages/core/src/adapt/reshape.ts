@@ -68,6 +68,8 @@ export function withoutLoads(part: Part, intent: PartIntent, context: AdaptConte
     noPartition: false,
     vest: null,
     startsAtFinishOrCap: part.startsAtFinishOrCap,
+    team: part.team,
+    interruption: null,
     notes: part.notes,
   };
   const first = slotsOfPart(part)[0];
@@ -92,6 +94,7 @@ export function withoutLoads(part: Part, intent: PartIntent, context: AdaptConte
     intervalSeconds: part.everySeconds ?? 150,
     count: part.sets,
     capSeconds: null,
+    untilFailure: false,
     stations: [slotsOfPart(part).map((slot) => free(slot, { kind: 'fixed', men: 10, women: 10, low: null }))],
   };
 }

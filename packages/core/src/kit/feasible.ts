@@ -83,6 +83,7 @@ export function countOfAtom(kit: readonly KitItem[], atom: NeedAtom): number {
   for (const item of kit) {
     if (item.kind === 'adjustable' || item.kind === 'handles') count += atom === 'dumbbell' ? item.count : 0;
     else if (item.kind === atom) count += 'count' in item ? item.count : 1;
+    else if (atom === 'lowBar' && item.kind === 'rack') count += kit.some(({ kind }) => kind === 'barbell') ? 1 : 0;
     else if (atom === 'anchor' && (item.kind === 'couch' || item.kind === 'bar')) count += 1;
     else if (
       atom === 'object' &&

@@ -70,7 +70,8 @@ export interface RouteItem {
   readonly metres: readonly number[];
 }
 export interface PlainItem {
-  readonly kind: 'bar' | 'lowBar' | 'rings' | 'dipBar' | 'rope' | 'row' | 'bike' | 'airBike' | 'wall' | 'anchor' | 'stick';
+  readonly kind:
+    'bar' | 'lowBar' | 'rings' | 'dipBar' | 'rope' | 'row' | 'bike' | 'airBike' | 'wall' | 'anchor' | 'stick' | 'rack' | 'mat' | 'towel' | 'sliders' | 'sled';
 }
 export type KitItem =
   | DumbbellItem

@@ -1,4 +1,5 @@
 /** The catalogue: every movement by id, and how a whiteboard may spell it. */
+import { ease, movement } from './build';
 import type { Movement, MovementId, Pattern } from './movement';
 import { engines } from './catalogue/engine';
 import { hinges } from './catalogue/hinge';
@@ -24,12 +25,21 @@ export const movements: readonly Movement[] = [
 
 const byId = new Map(movements.map((each) => [each.id, each]));
 
-/** @throws {RangeError} on an id the catalogue does not have: ids come from the reader or from the catalogue itself */
+/**
+ * The movement of an id. An id that the catalogue does not have is a movement a coach wrote and Gambito does not know:
+ * it gets a card of its own that says nothing but its name, and is reckoned as something light and middling.
+ */
 export function movementOf(id: MovementId): Movement {
-  const found = byId.get(id);
-  if (!found) throw new RangeError(`movementOf: unknown movement ${id}`);
-  return found;
+  return byId.get(id) ?? { ...unknownMovement, id, name: id.replaceAll('-', ' ') };
 }
+const unknownMovement = movement('unknown', {
+  family: 'unknown',
+  patterns: { trunkBrace: 1 },
+  muscles: { trunk: 1 },
+  joulesPerKg: 6,
+  cycle: 2.5,
+  limit: ease(60),
+});
 
 export function isMovementId(id: string): boolean {
   return byId.has(id);

@@ -55,8 +55,9 @@ export function foldName(text: string): string {
     .replace(/¼/g, ' 1/4')
     .replace(/\b1\s*1\/4\b/g, 'one and a quarter')
     .replace(/&/g, ' and ')
-    .replace(/[^a-z0-9/]+/g, ' ')
+    .replace(/[^\p{L}\p{N}/]+/gu, ' ')
     .trim()
+    .replace(/\bkbs$/, 'kettlebell swing')
     .split(/\s+/)
     .flatMap((word) => (shortForms[word] ?? (word.endsWith('s') ? shortForms[word.slice(0, -1)] : undefined) ?? word).split(' '));
   return words.map((word) => (word === 'unders' ? 'under' : singular(word))).join(' ');
@@ -81,6 +82,32 @@ export function findMovement(text: string): MovementId | null {
     }
   }
   return null;
+}
+
+/** Words that are no movement → an id of their own, which reads back from the same words. */
+export function unknownId(text: string): MovementId {
+  const id = text
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '');
+  return id === '' ? 'unknown' : id;
+}
+
+/** Movements that words which are none could well mean: a slip of a letter in four, or more than half of the words shared. None is better than a wild one. */
+export function nearMovements(text: string, most = 3): MovementId[] {
+  const folded = foldName(text).slice(0, 60);
+  const words = folded.split(' ');
+  const near = (spelling: string): boolean => {
+    const others = spelling.split(' ');
+    const shared = words.filter((word) => others.includes(word)).length;
+    return distance(folded, spelling) <= Math.max(1, Math.floor(folded.length / 4)) || (shared >= 1 && 2 * shared > Math.max(words.length, others.length));
+  };
+  const close = new Set([...spellings].filter(([spelling]) => near(spelling)).map(([, id]) => id));
+  return close.size === 0
+    ? []
+    : nearestMovements(text.slice(0, 60), 400)
+        .filter((id) => close.has(id))
+        .slice(0, most);
 }
 
 /** The nearest names to words that are none, closest first; ties in the catalogue's order. */

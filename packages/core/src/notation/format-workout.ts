@@ -1,9 +1,31 @@
 /** Workout → canonical text. Formatting the text again changes nothing, and parsing it gives the same model. */
-import { movementOf } from '../movements/catalogue';
-import { findMovement } from '../movements/names';
+import { isMovementId, movementOf } from '../movements/catalogue';
+import { findMovement, unknownId } from '../movements/names';
 import { formatClock } from '../units/duration';
+import { slotsOfPart } from '../workout/walk';
 import { kilogramsToPounds, trimNumber, type MassUnit } from '../units/mass';
-import type { Columns, Count, Item, Part, Prescription, Range, ScoreKind, Slot, Window, Workout } from '../workout/workout';
+import { Cursor } from '../text/cursor';
+import { readSectionLabel } from './labels';
+import { readHeader } from './read-header';
+import { parseWorkout } from './parse-workout';
+import { readLine } from './read-line';
+import type {
+  Block,
+  Columns,
+  EveryPart,
+  IntervalsPart,
+  Item,
+  Part,
+  Prescription,
+  Range,
+  Rest,
+  ScoreKind,
+  Slot,
+  Team,
+  Window,
+  Workout,
+} from '../workout/workout';
+import { saidFactor } from '../text/figures';
 
 const figure = (value: number): string => trimNumber(value, 3);
 const columns = ({ men, women }: Columns): string => (men === women ? figure(men) : `${figure(men)}/${figure(women)}`);
@@ -11,11 +33,46 @@ const span = ({ low, high }: Range): string => (low === high ? `${low}` : `${low
 const clockRange = ({ low, high }: Range): string => (low === high ? formatClock(low) : `${formatClock(low)}-${formatClock(high)}`);
 const inUnit = (kilograms: number, unit: MassUnit): number => (unit === 'lb' ? Math.round(kilogramsToPounds(kilograms) * 100) / 100 : kilograms);
 
-/** `2x17.5/12.5 kg`, `75%`, `any`. */
+const restRatio = (ratio: number): string => {
+  for (let work = 1; work < 20; work++) if (Math.abs(ratio * work - Math.round(ratio * work)) < 1e-9) return `${work}:${Math.round(ratio * work)}`;
+  return `1:${figure(ratio)}`;
+};
+/** `1:00`, `2:00-4:00`, `until recovered`, `1:1`: what stands behind `rest`. */
+export function formatRest(rest: Rest): string {
+  switch (rest.open) {
+    case 'recovered':
+      return 'until recovered';
+    case 'asNeeded':
+      return 'as needed';
+    case 'left':
+      return 'what is left';
+    case 'ratio':
+      return restRatio(rest.ratio ?? 1);
+    case undefined:
+      return clockRange(rest);
+  }
+}
+
+/** `2x17.5/12.5 kg`, `60/70/80%`, `1.5 BW`, `AHAP`, `any`. */
 export function formatLoad(load: Prescription): string {
-  if (load.kind === 'any') return 'any';
-  if (load.kind === 'share') return `${columns({ men: load.men * 100, women: load.women * 100 })}%`;
-  return `${load.count === 2 ? '2x' : ''}${columns({ men: inUnit(load.men, load.unit), women: inUnit(load.women, load.unit) })} ${load.unit}`;
+  switch (load.kind) {
+    case 'any':
+      return 'any';
+    case 'heavy':
+      return 'AHAP';
+    case 'bodyShare':
+      return `${columns(load)} BW`;
+    case 'share':
+      if (load.sets) return `${load.sets.map((share) => figure(share * 100)).join('/')}%`;
+      if (load.low !== undefined) return `${figure(load.low * 100)}-${figure(load.men * 100)}%`;
+      return `${columns({ men: load.men * 100, women: load.women * 100 })}%`;
+    case 'mass': {
+      const shown = load.sets
+        ? load.sets.map((kilograms) => figure(inUnit(kilograms, load.unit))).join('/')
+        : columns({ men: inUnit(load.men, load.unit), women: inUnit(load.women, load.unit) });
+      return `${load.count === 2 ? '2x' : ''}${shown} ${load.unit}`;
+    }
+  }
 }
 
 /** The name a whiteboard would carry, from the id; the id itself where the words would be read as another movement. */
@@ -23,47 +80,81 @@ export function wordsOf(id: string): string {
   const words = movementOf(id).name.toLowerCase();
   return findMovement(words) === id ? words : id;
 }
+/** Would the name be read as a name wherever it stands, and as nothing else? Known ones are; of unknown ones nobody can tell but the reader. */
+function isPlainName(said: string, movement: string): boolean {
+  if (!readsBack(`10 ${said}`, (slot) => slot.movement === movement && slot.note === null)) return false;
+  return (
+    isMovementId(movement) ||
+    ['', '10 ', '8:00 ', '10 s '].every(
+      (before) => readHeader(Cursor.over(`${before}${said}`)) === null && readSectionLabel(Cursor.over(`${before}${said}`)) === null,
+    )
+  );
+}
+/** The coach's own words while they still mean this movement, else the usual ones; an implement that is another than the movement's stands before it. */
+export function nameOf(slot: Slot): string {
+  if (slot.implement) return `${slot.implement} ${wordsOf(slot.movement).replace(/^(?:dumbbell|kettlebell|barbell) /, '')}`;
+  const { said } = slot;
+  if (said !== null && (findMovement(said) ?? unknownId(said)) === slot.movement)
+    return isPlainName(said, slot.movement) ? said : `"${said.replaceAll('"', "'")}"`;
+  return wordsOf(slot.movement);
+}
 
-function formatCount(count: Count, unit: Slot['unit']): { before: string; max: boolean } {
+function formatCount({ count, unit, unitSaid }: Slot): string {
+  const factor = unitSaid ? saidFactor[unitSaid] : 1;
   switch (count.kind) {
-    case 'fixed':
-      return { before: count.low === null ? columns(count) : `${figure(count.low)}-${figure(count.men)}`, max: false };
+    case 'fixed': {
+      const whole = { men: count.men / factor, women: count.women / factor };
+      return count.low === null ? columns(whole) : `${figure(count.low / factor)}-${figure(whole.men)}`;
+    }
     case 'rung':
-      return { before: '', max: false };
+      return '';
     case 'ladder':
-      return { before: `${count.rungs.join('-')}:`, max: false };
+      return `${count.rungs.join('-')}:`;
     case 'growing':
-      return { before: `${count.start}, +${count.step} each round:`, max: false };
+      return `${count.start}, +${count.step} each round:`;
     case 'max':
-      return { before: unit === 'm' ? 'max distance' : unit === 'cal' ? 'max cal' : unit === 's' ? 'max time' : 'max', max: true };
+      return unit === 'm' ? 'max distance' : unit === 'cal' ? 'max cal' : unit === 's' ? 'max time' : 'max';
     case 'matchTime':
-      return { before: 'match time:', max: true };
+      return 'match time:';
   }
 }
 
 function coreOf(slot: Slot): string {
-  const { before, max } = formatCount(slot.count, slot.unit);
+  const before = formatCount(slot);
   const movement = movementOf(slot.movement);
-  const unit = max || (slot.unit === 'reps' && movement.unit === 'reps') ? '' : slot.unit;
-  return [before, unit, wordsOf(slot.movement), slot.side ?? ''].filter((word) => word !== '').join(' ');
+  const open = slot.count.kind === 'max' || slot.count.kind === 'matchTime';
+  const unit = open || (slot.unit === 'reps' && movement.unit === 'reps') ? '' : (slot.unitSaid ?? slot.unit);
+  const inside = slot.count.kind === 'max' && slot.count.seconds !== undefined ? `in ${formatClock(slot.count.seconds)}` : '';
+  return [before, unit, nameOf(slot), slot.side ?? '', inside].filter((word) => word !== '').join(' ');
+}
+
+/** Would these words of a line be read as one slot that means the same again? */
+function readsBack(text: string, check: (slot: Slot) => boolean): boolean {
+  const none = { bare: 'max', room: 'kg', nextId: () => 1, report: () => undefined, timesBlocks: new WeakSet<Block>() } as const;
+  const { items } = readLine({ number: 1, indent: 0, column: 0, text }, none);
+  const [slot] = items;
+  return items.length === 1 && slot?.kind === 'slot' && slot.alternatives.length === 0 && check(slot);
+}
+/** A note stands behind a comma where it is read as a note again, otherwise in quotes. */
+function noteText(note: string): string {
+  const plain = readsBack(`1 burpee, ${note} @ 60 kg`, (slot) => slot.note === note && slot.load !== null);
+  return plain ? `, ${note}` : ` "${note.replaceAll('"', "'")}"`;
 }
 
 function tailOf(slot: Slot, withLoad: boolean): string {
-  // a note that would read as a movement of its own goes into brackets
-  const bracketed = slot.note !== null && /(?:^|,)\s*\d|[|+@]/.test(slot.note);
   const notes = [
     slot.perSide ? 'each side' : '',
     slot.tempo ? `tempo ${slot.tempo}` : '',
+    slot.effort ? `${slot.effort.kind.toUpperCase()} ${slot.effort.value}` : '',
     slot.build ? 'build' : '',
     slot.hold === 'unbroken' ? 'unbroken' : slot.hold === 'mayBreak' ? 'may break' : '',
-    bracketed ? '' : (slot.note ?? ''),
   ];
   const tail = notes
     .filter((note) => note !== '')
     .map((note) => `, ${note}`)
     .join('');
   const load = withLoad && slot.load ? ` @ ${formatLoad(slot.load)}` : '';
-  return `${bracketed ? ` (${slot.note})` : ''}${tail}${load}${slot.heightCm ? ` @ ${columns(slot.heightCm)} cm` : ''}`;
+  return `${tail}${slot.note === null ? '' : noteText(slot.note)}${load}${slot.heightCm ? ` @ ${columns(slot.heightCm)} cm` : ''}`;
 }
 
 export function formatSlot(slot: Slot): string {
@@ -93,17 +184,19 @@ function formatString(slots: readonly Slot[]): string {
 
 const joined = (a: Slot, b: Slot): boolean => (a.link !== null && a.link === b.link) || (a.bracket !== null && a.bracket.id === b.bracket?.id);
 
+const restBetween = (rest: Rest | null): string => (rest ? `, rest ${formatRest(rest)} between` : '');
+
 function formatItems(items: readonly Item[], indent: string): string[] {
   const lines: string[] = [];
   for (let at = 0; at < items.length; at++) {
     const item = items[at]!;
-    if (item.kind === 'pause') lines.push(`${indent}rest ${clockRange(item.seconds)}`);
+    if (item.kind === 'pause') lines.push(`${indent}rest ${formatRest(item.seconds)}`);
     else if (item.kind === 'block') {
       const bare = item.ladder === null && item.rounds.low === 1 && item.rounds.high === 1;
       if (bare) lines.push(...formatItems(item.items, indent));
       else {
         const header = item.ladder ? item.ladder.join('-') : `${span(item.rounds)} round${item.rounds.high === 1 ? '' : 's'}`;
-        lines.push(`${indent}${header}${item.restBetween ? `, rest ${clockRange(item.restBetween)} between` : ''}`, ...formatItems(item.items, `${indent}  `));
+        lines.push(`${indent}${header}${restBetween(item.restBetween)}`, ...formatItems(item.items, `${indent}  `));
       }
     } else {
       const string = [item];
@@ -140,8 +233,6 @@ export function formatWindow(window: Window): string {
   return `${show(window.low)}-${show(window.high)}${unit}${per}`;
 }
 
-const restBetween = (rest: Range | null): string => (rest ? `, rest ${clockRange(rest)} between` : '');
-
 function stationLines(stations: readonly (readonly Item[])[], word: (index: number) => string): string[] {
   return stations.flatMap((items, index) => {
     const lines = formatItems(items, '  ');
@@ -150,44 +241,46 @@ function stationLines(stations: readonly (readonly Item[])[], word: (index: numb
   });
 }
 
+function everyHead(part: EveryPart): string {
+  if (part.untilFailure) return part.intervalSeconds === 60 ? 'death by' : `every ${formatClock(part.intervalSeconds)}`;
+  if (part.intervalSeconds === 60 && part.capSeconds === null) return `EMOM ${formatClock(part.count * 60)}`;
+  return `every ${formatClock(part.intervalSeconds)} x ${part.count}${part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`}`;
+}
+
+function intervalsHead(part: IntervalsPart): string {
+  const first = part.segments[0]!;
+  if (part.circuitRounds !== null) return `circuit ${part.circuitRounds} rounds of ${formatClock(first.workSeconds)} stations`;
+  if (part.segments.every((each) => each.workSeconds === first.workSeconds && each.restSeconds === first.restSeconds))
+    return `${formatClock(first.workSeconds)} on / ${formatClock(first.restSeconds)} off x ${part.segments.length}`;
+  const listed = part.segments.flatMap((each, index) => [
+    formatClock(each.workSeconds),
+    ...(index === part.segments.length - 1 && each.restSeconds === 0 ? [] : [formatClock(each.restSeconds)]),
+  ]);
+  const behind = listed.slice(2).map((each) => ` / ${each}`);
+  return `${listed[0]} on / ${listed[1] ?? '0:00'} off${behind.join('')}`;
+}
+
 function headAndBody(part: Part): string[] {
   switch (part.kind) {
     case 'amrap':
       return [`AMRAP ${clockRange(part.seconds)}${part.sets > 1 ? ` x ${part.sets}` : ''}${restBetween(part.restBetween)}`, ...formatItems(part.items, '')];
     case 'forTime': {
       const cap = part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}${part.capPerSet ? ' per set' : ''}`;
-      const implicit = part.capSeconds === null && part.window === null && part.restBetween === null;
+      const empty = part.items.length === 0;
+      const implicit = !empty && part.capSeconds === null && part.window === null && part.restBetween === null;
       const lines = formatItems(part.items, part.sets > 1 ? '  ' : '');
       const sets = part.sets > 1 ? [`${part.sets} sets${restBetween(part.restBetween)}`] : [];
       return implicit && (sets.length > 0 || !part.scoreSaid) ? [...sets, ...lines] : [`for time${cap}`, ...sets, ...lines];
     }
-    case 'every': {
-      const head =
-        part.intervalSeconds === 60 && part.capSeconds === null
-          ? `EMOM ${formatClock(part.count * 60)}`
-          : `every ${formatClock(part.intervalSeconds)} x ${part.count}${part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`}`;
-      return [head, ...(part.stations.length === 1 ? formatItems(part.stations[0]!, '') : stationLines(part.stations, (index) => `${index + 1}:`))];
-    }
-    case 'intervals': {
-      if (part.circuitRounds !== null)
-        return [
-          `circuit ${part.circuitRounds} rounds of ${formatClock(part.segments[0]?.workSeconds ?? 60)} stations`,
-          ...stationLines(part.stations, (index) => `${index + 1}:`),
-        ];
-      const first = part.segments[0]!;
-      const even = part.segments.every((each) => each.workSeconds === first.workSeconds && each.restSeconds === first.restSeconds);
-      const listed = part.segments.flatMap((each, index) => [
-        formatClock(each.workSeconds),
-        ...(index === part.segments.length - 1 && each.restSeconds === 0 ? [] : [formatClock(each.restSeconds)]),
-      ]);
-      const head = even
-        ? `${formatClock(first.workSeconds)} on / ${formatClock(first.restSeconds)} off x ${part.segments.length}`
-        : `${listed[0]} on / ${listed[1]} off${listed
-            .slice(2)
-            .map((each) => ` / ${each}`)
-            .join('')}`;
-      return [head, ...(part.stations.length === 1 ? formatItems(part.stations[0]!, '') : stationLines(part.stations, (index) => `${index + 1}:`))];
-    }
+    case 'every':
+      return [everyHead(part), ...(part.stations.length === 1 ? formatItems(part.stations[0]!, '') : stationLines(part.stations, (index) => `${index + 1}:`))];
+    case 'intervals':
+      return [
+        intervalsHead(part),
+        ...(part.stations.length === 1 && part.circuitRounds === null
+          ? formatItems(part.stations[0]!, '')
+          : stationLines(part.stations, (index) => `${index + 1}:`)),
+      ];
     case 'windows':
       return [
         `every ${formatClock(part.intervalSeconds)} x ${part.count}${part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`}, rest what is left`,
@@ -203,11 +296,17 @@ function headAndBody(part: Part): string[] {
       return ['strength', `${part.sets} sets${restBetween(part.restBetween)}`, ...formatItems(part.items, '  ')];
     }
     case 'rest':
-      return [part.untilSeconds === null ? `rest ${formatClock(part.seconds ?? 0)}` : `rest until ${formatClock(part.untilSeconds)}`];
+      if (part.untilSeconds !== null) return [`rest until ${formatClock(part.untilSeconds)}`];
+      return [`rest ${part.open ? formatRest({ low: 0, high: 0, open: part.open }) : formatClock(part.seconds ?? 0)}`];
     case 'quality':
       return [`for quality${part.seconds === null ? '' : ` in ${formatClock(part.seconds)}`}`, ...formatItems(part.items, '')];
   }
 }
+
+const sharing: Readonly<Record<NonNullable<Team['how']>, string>> = { youGoIGo: 'you go I go', synchro: 'synchro', splitAsNeeded: 'split as needed' };
+const teamLine = ({ size, how }: Team): string => `in teams of ${size}${how ? `, ${sharing[how]}` : ''}`;
+/** `every 1:00: 5 air squat`, on one line. */
+const interruptionLine = (everySeconds: number, items: readonly Item[]): string => `every ${formatClock(everySeconds)}: ${formatItems(items, '').join(', ')}`;
 
 export function formatPart(part: Part): string {
   const vest = part.vest
@@ -217,6 +316,8 @@ export function formatPart(part: Part): string {
     ...(part.optional ? ['optional:'] : []),
     ...(part.name ? [`part: ${part.name}`] : []),
     ...headAndBody(part),
+    ...(part.interruption ? [interruptionLine(part.interruption.everySeconds, part.interruption.items)] : []),
+    ...(part.team ? [teamLine(part.team)] : []),
     ...vest,
     ...(part.noPartition ? ['no partition'] : []),
     ...(part.startsAtFinishOrCap ? ['starts at finish or cap'] : []),
@@ -227,8 +328,8 @@ export function formatPart(part: Part): string {
   ].join('\n');
 }
 
-/** Canonical text of a workout, ending in a newline. */
-export function formatWorkout(workout: Workout): string {
+/** The text of a workout, in one pass. */
+function render(workout: Workout): string {
   const opening = [...(workout.intent ? [`intent: ${workout.intent}`] : []), ...workout.notes.map((note) => `note: ${note}`)];
   const sections = [
     ...(opening.length > 0 ? [opening.join('\n')] : []),
@@ -236,4 +337,25 @@ export function formatWorkout(workout: Workout): string {
     ...workout.tiers.map((tier) => [`## tier ${tier.name}`, tier.parts.map(formatPart).join('\n\n')].join('\n')),
   ];
   return `${workout.title ? `# ${workout.title}\n` : ''}${sections.join('\n\n')}\n`;
+}
+
+/** Words nobody can vouch for: notes, and movements the catalogue does not have. */
+const hasLooseWords = (workout: Workout): boolean =>
+  workout.notes.length > 0 ||
+  [workout, ...workout.tiers].some(({ parts }) =>
+    parts.some((part) => part.notes.length > 0 || part.name !== null || slotsOfPart(part).some((slot) => slot.note !== null || !isMovementId(slot.movement))),
+  );
+
+/**
+ * Canonical text of a workout, ending in a newline. Loose words may read as something else once they stand in their canonical place;
+ * such a text is read and written again until it stays as it is, so that formatting it once more changes nothing.
+ */
+export function formatWorkout(workout: Workout): string {
+  let text = render(workout);
+  for (let again = 0; again < 5 && hasLooseWords(workout); again++) {
+    const next = render(parseWorkout(text).workout);
+    if (next === text) break;
+    text = next;
+  }
+  return text;
 }

@@ -2,118 +2,334 @@
  * Lines below a header → items, by indentation: slots, rests, and blocks of rounds or rungs.
  * One reader serves a whole document: it hands out the numbers of links and brackets and collects what could not be read.
  */
-import type { Block, Item, Pause, Range, Slot } from '../workout/workout';
-import { readLadder, readTimeRange } from './figures';
-import type { ReadProblem, Span } from './problems';
-import { readClauses, readRepeat } from './read-header';
-import { readSlots, type SlotContext } from './read-slot';
-import type { Line } from './scan';
+import { findMovement } from '../movements/names';
+import type { MassUnit } from '../units/mass';
+import type { Block, Interruption, Item, Prescription, Range, Rest, Slot, Team } from '../workout/workout';
+import type { Cursor } from '../text/cursor';
+import { passBullet, readFrame, readStation, readThen } from './labels';
+import { most } from './limits';
+import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
+import type { ReadProblem } from './problems';
+import { readCount } from './read-count';
+import { emptyDraft } from './draft';
+import { hasClock, isBlockHeader, readHeader, type Header } from './read-header';
+import { readLine } from './read-line';
+import type { SlotContext } from './to-slot';
 
-export const spanOfLine = (line: Line): Span => ({ line: line.number, column: line.indent + 1, length: Math.max(1, line.text.length) });
 export const once: Range = { low: 1, high: 1 };
+export type BareCount = SlotContext['bare'];
+
+/** A line seen as what it may be over others: a block, a clause, or work. */
+interface Opened {
+  readonly header: Header;
+  /** what is left of the line behind the header; null where nothing is */
+  readonly inline: Line | null;
+}
 
 export class ItemReader {
   readonly problems: ReadProblem[] = [];
-  private lastId = 0;
-  /** line of every slot object read, kept beside the model so that the model stays free of places */
+  /** line of every slot read, kept beside the model so that the model stays free of places */
   readonly lines = new WeakMap<Slot, number>();
+  readonly timesBlocks = new WeakSet<Block>();
+  /** of the part that is being read */
+  notes: string[] = [];
+  interruption: Interruption | null = null;
+  restBetween: Rest | null = null;
+  /** a cap and a team that stood among the work */
+  readonly said: { capSeconds: number | null; team: Team | null } = { capSeconds: null, team: null };
+  private lastId = 0;
+
+  constructor(readonly room: MassUnit) {}
+
   readonly nextId = (): number => ++this.lastId;
   readonly report = (problem: ReadProblem): void => {
     this.problems.push(problem);
+    if (problem.code === 'unreadable' || problem.code === 'zero_count') this.notes.push(problem.text);
   };
   startPart(): void {
     this.lastId = 0;
+    this.notes = [];
+    this.interruption = null;
+    this.restBetween = null;
+    this.said.capSeconds = null;
+    this.said.team = null;
   }
 
-  slots(line: Line, text: string, bare: SlotContext['bare']): Slot[] {
-    const found = readSlots(text, {
-      line: line.number,
-      column: line.indent + 1 + Math.max(0, line.text.indexOf(text)),
-      bare,
-      nextId: this.nextId,
-      report: this.report,
-    });
-    for (const slot of found) this.lines.set(slot, line.number);
-    return found;
+  /** One line of work → its items. */
+  private work(line: Line, bare: BareCount, listed = false): Item[] {
+    const { items, interruption, header } = readLine(
+      line,
+      { bare, room: this.room, nextId: this.nextId, report: this.report, timesBlocks: this.timesBlocks },
+      listed,
+    );
+    this.interruption = interruption ?? this.interruption;
+    this.said.capSeconds = header.capSeconds ?? this.said.capSeconds;
+    this.said.team = header.team ?? this.said.team;
+    this.place(items, line.number);
+    return [...items];
+  }
+  private place(items: readonly Item[], number: number): void {
+    for (const item of items)
+      if (item.kind === 'slot') this.lines.set(item, number);
+      else if (item.kind === 'block') this.place(item.items, number);
   }
 
-  /** A slot under an open ladder, as a growing count. */
-  private growing(slot: Slot, rungs: readonly number[]): Slot {
-    const grown: Slot = slot.count.kind === 'rung' ? { ...slot, count: { kind: 'growing', start: rungs[0]!, step: rungs[1]! - rungs[0]! } } : slot;
-    this.lines.set(grown, this.lines.get(slot) ?? 1);
-    return grown;
+  /** A copy of a slot that keeps its place. */
+  replace(slot: Slot, change: Partial<Slot>): Slot {
+    const changed = { ...slot, ...change };
+    this.lines.set(changed, this.lines.get(slot) ?? 1);
+    return changed;
   }
 
   /** Lines of one level and what is indented below them → items. */
-  items(lines: readonly Line[], bare: SlotContext['bare'], inLadder = false): Item[] {
-    const items: Item[] = [];
-    for (let at = 0; at < lines.length; at++) {
-      const line = lines[at]!;
-      let end = at + 1;
-      while (end < lines.length && lines[end]!.indent > line.indent) end++;
-      const children = lines.slice(at + 1, end);
-      const repeat = readRepeat(line.text);
-      const ladder = readLadder(line.text.replace(/(?:\s+reps)?(?:\s+of)?\s*:?\s*$/i, ''));
-      const rest = /^rest\s+(.+)$/i.exec(line.text);
-      const pause = rest ? readTimeRange(rest[1]!, 'seconds') : null;
-      if (ladder?.open && !repeat) {
-        // "3-6-9-…" goes on for ever: every movement below it grows by the same step
-        const below = this.items(children.length > 0 ? children : lines.slice(at + 1), 'rung', true);
-        items.push(...below.map((item) => (item.kind === 'slot' ? this.growing(item, ladder.rungs) : item)));
-        at = children.length > 0 ? end - 1 : lines.length;
-      } else if (repeat ?? ladder) {
-        const inside = children.length > 0 ? children : lines.slice(at + 1);
-        const clauses = readClauses(repeat?.rest ?? '');
-        const below = this.items(inside, ladder && !ladder.open ? 'rung' : bare, Boolean(ladder));
-        const block: Block = { kind: 'block', rounds: repeat?.count ?? once, ladder: ladder?.rungs ?? null, restBetween: clauses.restBetween, items: below };
-        if (below.length === 0) this.report({ code: 'no_movement', span: spanOfLine(line), header: line.text });
-        items.push(block);
-        at = children.length > 0 ? end - 1 : lines.length;
-      } else if (pause) {
-        const item: Pause = { kind: 'pause', seconds: pause };
-        items.push(item);
-      } else {
-        items.push(...this.slots(line, line.text.replace(/^(?:buy-?\s?in|cash-?\s?out)\s*:\s*/i, ''), bare));
-        if (children.length > 0) items.push(...this.items(children, bare, inLadder));
-        at = end - 1;
-      }
+  items(lines: readonly Line[], bare: BareCount, depth = 0, inLadder = false): Item[] {
+    const first = lines[0];
+    if (depth > most.nesting) {
+      if (first) this.report({ code: 'limit', span: spanOfLine(first), limit: 'nesting', found: depth, most: most.nesting });
+      return [];
     }
-    return inLadder ? items : withOwnLadders(items, (lengths) => lines[0] && this.report({ code: 'ladders_disagree', span: spanOfLine(lines[0]), lengths }));
+    const items: Item[] = [];
+    for (let at = 0; at < lines.length;) {
+      const below = childrenEnd(lines, at);
+      const read = this.level(lines, at, below, bare, depth, inLadder);
+      items.push(...read.items);
+      at = read.next;
+    }
+    return inLadder ? items : withOwnLadders(items, (lengths) => first && this.report({ code: 'ladders_disagree', span: spanOfLine(first), lengths }));
   }
 
-  /** Numbered lines (`1: …`, `odd: …`, `minute 2: …`) → stations; unnumbered → one station; `alternate` → a station a line. */
-  stations(lines: readonly Line[], alternate: boolean, bare: SlotContext['bare'], word: RegExp): Item[][] {
-    const starts = lines.map((line) => word.exec(line.text));
-    if (!starts.some(Boolean)) {
-      if (!alternate) return [this.items(lines, bare)];
-      const floor = Math.min(...lines.map((line) => line.indent));
-      const groups: Line[][] = [];
-      for (const line of lines) {
-        if (line.indent === floor || groups.length === 0) groups.push([line]);
-        else groups[groups.length - 1]!.push(line);
-      }
-      return groups.map((group) => this.items(group, bare));
+  /** The line at `at`, with what belongs to it. */
+  private level(lines: readonly Line[], at: number, below: number, bare: BareCount, depth: number, inLadder: boolean): { items: Item[]; next: number } {
+    const line = headless(lines[at]!);
+    const children = lines.slice(at + 1, below);
+    if (isThen(line)) return { items: [], next: at + 1 };
+    const opened = openLine(line);
+    if (opened && isBlockHeader(opened.header))
+      return this.block(line, opened, children.length > 0 ? children : this.covered(lines, at, opened), below, children.length > 0, bare, depth, at);
+    if (opened && this.clause(line, opened)) return { items: this.items(children, bare, depth + 1, inLadder), next: below };
+    const sets = setsBelow(line, children.length > 0 ? children : lines.slice(at + 1));
+    if (sets > 0 && children.length === 0) return { items: this.listedSets(lines.slice(at + 1, at + 1 + sets), line.text, bare), next: at + 1 + sets };
+    return { items: [...this.work(line, bare), ...this.items(children, bare, depth + 1, inLadder)], next: below };
+  }
+
+  /** `5 @ 60 %`, `3 @ 80 %` under the name of a lift → one block, a round for every set. */
+  private listedSets(lines: readonly Line[], name: string, bare: BareCount): Item[] {
+    const items = lines.flatMap((line) => this.work(withName(headless(line), name), bare));
+    const sets = items.flatMap(setsOfItem);
+    const slot = mergeSets(sets);
+    if (!slot) return items;
+    this.lines.set(slot, lines[0]!.number);
+    const block: Block = { kind: 'block', rounds: { low: sets.length, high: sets.length }, ladder: null, restBetween: null, items: [slot] };
+    this.timesBlocks.add(block);
+    return [block];
+  }
+
+  /** A line that only says something of the part: a rest between its rounds. @returns false for work */
+  private clause(line: Line, { header, inline }: Opened): boolean {
+    if (header.clock?.kind === 'rest' || header.clock?.kind === 'restUntil' || (header.clock?.kind === 'amrap' && header.clock.seconds === null)) return false;
+    if (header.clock?.kind === 'every' && inline !== null) return false;
+    if (hasClock(header)) {
+      this.report({ code: 'unreadable', span: spanOfLine(line), text: line.text, expected: 'one clock a part; leave a blank line before another part' });
+      return inline === null;
     }
+    if (header.restBetween) this.restBetween = header.restBetween;
+    return header.restBetween !== null && inline === null;
+  }
+
+  /** The lines an unindented block covers: the rest of the part, up to another block, a cash-out or a "then". */
+  private covered(lines: readonly Line[], at: number, opened: Opened): readonly Line[] {
+    if (opened.inline !== null) return [];
+    let end = at + 1;
+    let work = false;
+    for (; end < lines.length; end++) {
+      const cursor = cursorOf(lines[end]!);
+      const level = lines[end]!.indent <= lines[at]!.indent;
+      if (level && (readFrame(cursor) === 'cashOut' || readThen(cursor) || cursor.isWord('then'))) break;
+      const header = openLine(headless(lines[end]!));
+      const opens = header !== null && isBlockHeader(header.header);
+      if (level && opens && work) break;
+      work ||= !opens;
+    }
+    return lines.slice(at + 1, end);
+  }
+
+  private block(
+    line: Line,
+    opened: Opened,
+    inside: readonly Line[],
+    below: number,
+    indented: boolean,
+    bare: BareCount,
+    depth: number,
+    at: number,
+  ): { items: Item[]; next: number } {
+    const { header, inline } = opened;
+    const next = indented ? below : at + 1 + inside.length;
+    const outer = this.restBetween;
+    this.restBetween = null;
+    const ladder = header.ladder;
+    const inBare: BareCount = ladder && !ladder.open ? 'rung' : bare;
+    const work = [...(inline ? this.work(inline, inBare, true) : []), ...this.items(inside, inBare, depth + 1, ladder !== null)];
+    const rest = header.restBetween ?? this.restBetween;
+    this.restBetween = outer;
+    if (work.length === 0) this.report({ code: 'no_movement', span: spanOfLine(line), header: line.text });
+    if (ladder?.open) return { items: work.map((item) => (item.kind === 'slot' ? this.growing(item, ladder.rungs) : item)), next };
+    return { items: [this.wrap(header, work, rest, line)], next };
+  }
+
+  /** Rounds, sets and a ladder of a header around their work. */
+  wrap(header: Header, items: readonly Item[], restBetween: Rest | null, line: Line): Block {
+    const rounds = header.rounds ?? (header.sets ? { low: header.sets, high: header.sets } : once);
+    const within = this.withinRounds(rounds, line);
+    if (header.ladder && within.high > 1)
+      return {
+        kind: 'block',
+        rounds: within,
+        ladder: null,
+        restBetween,
+        items: [{ kind: 'block', rounds: once, ladder: header.ladder.rungs, restBetween: null, items }],
+      };
+    return { kind: 'block', rounds: within, ladder: header.ladder?.rungs ?? null, restBetween, items };
+  }
+  withinRounds(rounds: Range, line: Line): Range {
+    if (rounds.high <= most.rounds) return rounds;
+    this.report({ code: 'limit', span: spanOfLine(line), limit: 'rounds', found: rounds.high, most: most.rounds });
+    return { low: Math.min(rounds.low, most.rounds), high: most.rounds };
+  }
+
+  /** A slot under an open ladder, as a growing count. */
+  growing(slot: Slot, rungs: readonly number[]): Slot {
+    return slot.count.kind === 'rung' || slot.count.kind === 'max'
+      ? this.replace(slot, { count: { kind: 'growing', start: rungs[0]!, step: (rungs[1] ?? 0) - rungs[0]! } })
+      : slot;
+  }
+
+  /** Labelled lines (`1: …`, `odd: …`, `min 2: …`) → stations; without labels one station, or with `alternate` a station a line. */
+  stations(lines: readonly Line[], alternate: boolean, bare: BareCount): Item[][] {
+    const starts = lines.map((line) => {
+      const cursor = cursorOf(line);
+      return readStation(cursor) ? restOfLine(line, cursor, cursor.at) : null;
+    });
+    if (!starts.some(Boolean)) return alternate ? linesApart(lines).map((group) => this.items(group, bare)) : [this.items(lines, bare)];
     const groups: Line[][] = [];
     lines.forEach((line, index) => {
       const start = starts[index];
       if (!start) {
-        groups[groups.length - 1]?.push(line);
-        return;
-      }
-      const text = line.text.slice(start[0].length);
-      const lead = line.text.length - text.trimStart().length;
-      groups.push(text.trim() === '' ? [] : [{ ...line, indent: line.indent + lead, text: text.trim() }]);
+        if (groups.length === 0) groups.push([]);
+        groups[groups.length - 1]!.push(line);
+      } else groups.push(start.text.trim() === '' ? [] : [{ ...start, indent: line.indent + start.column - line.column }]);
     });
-    return groups.map((group) => (group.length === 1 && /^rest\b/i.test(group[0]!.text) ? [] : this.items(flattenIndent(group), bare)));
+    return groups.map((group) => (group.length === 1 && isRest(group[0]!) ? [] : this.items(levelled(group), bare)));
+  }
+
+  /** Words that were read as something else than work. */
+  note(line: Line, cursor: Cursor, from: number): void {
+    const text = cursor.text(from, cursor.end);
+    const span = spanIn(line, cursor, from, cursor.end);
+    this.notes.push(text);
+    this.report(/\d/.test(text) ? { code: 'unread_figure', span, text } : { code: 'kept_as_note', span, text });
   }
 }
 
+const isThen = (line: Line): boolean => {
+  const cursor = cursorOf(line);
+  return (readThen(cursor) || cursor.word('then')) && cursor.done;
+};
+const isRest = (line: Line): boolean => cursorOf(line).isWord('rest');
+function childrenEnd(lines: readonly Line[], at: number): number {
+  let end = at + 1;
+  while (end < lines.length && lines[end]!.indent > lines[at]!.indent) end++;
+  return end;
+}
+
+/** A line without its bullet, its frame word and its "then". */
+function headless(line: Line): Line {
+  const cursor = cursorOf(line);
+  passBullet(cursor);
+  readFrame(cursor);
+  readThen(cursor);
+  if (cursor.isWord('then')) cursor.word('then');
+  return cursor.at === 0 || cursor.done ? line : restOfLine(line, cursor, cursor.at);
+}
+
+/** @returns null for a line that is plain work: no header, or a ladder that belongs to the movement behind it */
+function openLine(line: Line): Opened | null {
+  const cursor = cursorOf(line);
+  const header = readHeader(cursor);
+  if (!header) return null;
+  const inline = cursor.done ? null : restOfLine(line, cursor, cursor.at);
+  const onlyLadder = header.ladder !== null && header.rounds === null && header.sets === null && !hasClock(header);
+  return onlyLadder && inline !== null ? null : { header, inline };
+}
+
+/** How many of the lines below a lone movement are its sets: `5 @ 60 %`, `3 @ 80 kg`. */
+function setsBelow(line: Line, below: readonly Line[]): number {
+  if (/\d/.test(line.text) || findMovement(line.text.replace(/[:.]+$/, '')) === null) return 0;
+  const other = below.findIndex((each) => !isNamelessSet(each));
+  return other < 0 ? below.length : other;
+}
+function isNamelessSet(line: Line): boolean {
+  const cursor = cursorOf(headless(line));
+  const draft = emptyDraft();
+  if (!readCount(cursor, draft)) return false;
+  cursor.phrase('reps|rep');
+  return cursor.isSign('@') || (cursor.done && draft.times !== null);
+}
+/** `5 @ 60 %` under `Back squat` → `5 Back squat @ 60 %`, at the place of the set. */
+function withName(line: Line, name: string): Line {
+  const at = line.text.indexOf('@');
+  const plain = name.replace(/[:.]+$/, '');
+  return { ...line, text: at < 0 ? `${line.text} ${plain}` : `${line.text.slice(0, at)}${plain} ${line.text.slice(at)}` };
+}
+
+/** A slot or a block of sets → one slot a set, each with its own load. */
+function setsOfItem(item: Item): Slot[] {
+  if (item.kind === 'block') return Array.from({ length: item.rounds.high }, () => item.items.flatMap(setsOfItem)).flat();
+  if (item.kind !== 'slot') return [];
+  const { load } = item;
+  if (load?.kind !== 'share' && load?.kind !== 'mass') return [item];
+  return (load.sets ?? [null]).map((each) => ({ ...item, load: each === null ? load : plainLoad(load, each) }));
+}
+const plainLoad = <Load extends Extract<Prescription, { kind: 'share' | 'mass' }>>(load: Load, each: number): Load => {
+  const { sets: _, ...plain } = load;
+  return { ...plain, men: each, women: each } as Load;
+};
+/** Sets of one movement → one slot that tells each set's count and load; null where they are of different kinds. */
+function mergeSets(sets: readonly Slot[]): Slot | null {
+  const [first] = sets;
+  if (
+    !first ||
+    sets.length < 2 ||
+    sets.some(({ movement, count, load }) => movement !== first.movement || count.kind !== 'fixed' || load?.kind !== first.load?.kind)
+  )
+    return null;
+  const reps = sets.map(({ count }) => (count.kind === 'fixed' ? count.men : 0));
+  const count: Slot['count'] = new Set(reps).size === 1 ? first.count : { kind: 'ladder', rungs: reps };
+  const { load } = first;
+  if (load?.kind !== 'share' && load?.kind !== 'mass') return { ...first, count };
+  const loads = sets.map(({ load: each }) => (each?.kind === 'share' || each?.kind === 'mass' ? each.men : 0));
+  if (new Set(loads).size === 1) return { ...first, count };
+  if (loads.length < 3) return null;
+  return { ...first, count, load: { ...load, men: Math.max(...loads), women: Math.max(...loads), sets: loads } };
+}
+
+/** Lines of the lowest level, each with what is indented below it. */
+function linesApart(lines: readonly Line[]): Line[][] {
+  const floor = Math.min(...lines.map((line) => line.indent));
+  const groups: Line[][] = [];
+  for (const line of lines) {
+    if (line.indent === floor || groups.length === 0) groups.push([line]);
+    else groups[groups.length - 1]!.push(line);
+  }
+  return groups;
+}
+
 /** The first line of a station is level with the ones below it, however it was indented. */
-function flattenIndent(group: readonly Line[]): Line[] {
+function levelled(group: readonly Line[]): Line[] {
   if (group.length < 2) return [...group];
   const floor = Math.min(...group.slice(1).map((line) => line.indent));
-  return group.map((line, index) => (index === 0 && !readRepeat(line.text) ? { ...line, indent: floor } : line));
+  const opened = openLine(group[0]!);
+  return group.map((line, index) => (index === 0 && !(opened && isBlockHeader(opened.header)) ? { ...line, indent: floor } : line));
 }
 
 /** Slots with ladders of their own make the whole level one block, walked a rung at a time. */

@@ -1,15 +1,18 @@
 /**
- * Whiteboard text → workout, with a diagnostic for whatever is missing or doubtful. Never throws and never refuses: what cannot be read is left out and said.
- * scan (lines) → paragraphs (parts) → header and settings → items, by indentation.
+ * Whiteboard text → workout, with a diagnostic for whatever is missing or doubtful. Never throws and never refuses: what is not understood is kept as a note and said.
+ * lines → paragraphs → pieces (one a part) → header and settings → items, by indentation.
  */
 import { slotsOfPart } from '../workout/walk';
 import { summarize, type WorkoutSummary } from '../workout/summary';
+import type { MassUnit } from '../units/mass';
 import type { Part, Tier, Workout } from '../workout/workout';
 import { ItemReader } from './item-reader';
-import { diagnose, type Diagnostic } from './problems';
+import { paragraphsOf, scanLines, type Line } from './lines';
+import type { Diagnostic, ReadProblem } from './problems';
 import { readPart } from './read-part';
 import { takeSettings } from './read-settings';
-import { paragraphsOf, scanLines, type Line } from './scan';
+import { diagnose } from './sentences';
+import { splitParagraph } from './split-paragraph';
 
 export interface ParsedWorkout {
   readonly workout: Workout;
@@ -18,73 +21,108 @@ export interface ParsedWorkout {
   /** for each part of the workout above the tiers: the line of its first row, and the line of each slot in reading order */
   readonly places: readonly { readonly line: number; readonly slotLines: readonly number[] }[];
 }
+export interface ReadOptions {
+  /** what a load without a unit is taken in */
+  readonly units?: MassUnit;
+}
 
 interface Section {
+  title: string | null;
   readonly parts: Part[];
-  readonly intent: string | null;
+  intent: string | null;
   readonly notes: string[];
   readonly starts: number[];
 }
 
-function readSection(lines: readonly Line[], reader: ItemReader): Section {
-  const parts: Part[] = [];
-  const starts: number[] = [];
-  const notes: string[] = [];
-  let intent: string | null = null;
-  for (const paragraph of paragraphsOf(lines)) {
-    const part = readPart(paragraph, reader);
-    if (part) {
-      parts.push(part);
-      starts.push(paragraph[0]!.number);
-      continue;
+function readSection(lines: readonly Line[], reader: ItemReader, title: string | null): Section {
+  const section: Section = { title, parts: [], intent: null, notes: [], starts: [] };
+  for (const paragraph of paragraphsOf(lines))
+    for (const piece of splitParagraph(paragraph)) {
+      const first = piece.lines[0] ?? piece.prose[0];
+      const name = takeProse(piece.prose, section);
+      const part = piece.lines.length > 0 ? readPart(piece.lines, piece.label, reader) : null;
+      if (part) {
+        section.parts.push(name && part.name === null ? { ...part, name } : part);
+        section.starts.push(first!.number);
+      } else addLoose(section, piece.lines, reader);
     }
-    const { settings } = takeSettings(paragraph, () => undefined);
-    const previous = parts[parts.length - 1];
-    if (!previous) {
-      intent = settings.intent ?? intent;
-      notes.push(...settings.notes);
-    } else
-      parts[parts.length - 1] = {
-        ...previous,
-        score: settings.score ?? previous.score,
-        scoreSaid: previous.scoreSaid || settings.score !== null,
-        window: settings.window ?? previous.window,
-        intent: settings.intent ?? previous.intent,
-        notes: [...previous.notes, ...settings.notes],
-        ...(previous.kind === 'forTime' ? { capSeconds: settings.capSeconds ?? previous.capSeconds } : {}),
-      };
+  return section;
+}
+
+/** Words above the first header are the title; above another one they name its part. */
+function takeProse(prose: readonly Line[], section: Section): string | null {
+  const [first, ...more] = prose.map((line) => line.text.replace(/^"|"$/g, '').replace(/[:.\s]+$/, ''));
+  section.notes.push(...more);
+  if (first === undefined) return null;
+  if (section.title !== null || section.parts.length > 0) return first;
+  section.title = first;
+  return null;
+}
+
+/** Settings and words that stand apart from any part belong to the part before them, or to the workout. */
+function addLoose(section: Section, lines: readonly Line[], reader: ItemReader): void {
+  const { settings } = takeSettings(lines, () => undefined);
+  const notes = [...settings.notes, ...reader.notes.filter((note) => !settings.notes.includes(note))];
+  reader.notes = [];
+  const previous = section.parts[section.parts.length - 1];
+  if (!previous) {
+    section.intent = settings.intent ?? section.intent;
+    section.notes.push(...notes);
+    return;
   }
-  return { parts, intent, notes, starts };
+  section.parts[section.parts.length - 1] = {
+    ...previous,
+    score: settings.score ?? previous.score,
+    scoreSaid: previous.scoreSaid || settings.score !== null,
+    window: settings.window ?? previous.window,
+    intent: settings.intent ?? previous.intent,
+    notes: [...previous.notes, ...notes],
+    ...(previous.kind === 'forTime' ? { capSeconds: settings.capSeconds ?? previous.capSeconds } : {}),
+  };
+}
+
+interface Document {
+  title: string | null;
+  readonly main: Line[];
+  readonly tiers: { name: string; lines: Line[] }[];
+}
+/** `# title`, a first line in quotes, and `## tier name`. */
+function splitDocument(lines: readonly Line[]): Document {
+  const document: Document = { title: null, main: [], tiers: [] };
+  for (const line of lines) {
+    const tier = /^##+\s*(?:tier\s*:?\s+)?(.+)$/i.exec(line.text);
+    const heading = /^#\s*([^#].*)$/.exec(line.text) ?? (document.main.every(({ text }) => text === '') ? quotedTitle(line) : null);
+    if (tier) document.tiers.push({ name: tier[1]!.trim(), lines: [] });
+    else if (heading && document.tiers.length === 0 && document.title === null) {
+      document.title = heading[1]!.trim();
+      document.main.push({ ...line, text: '' });
+    } else (document.tiers[document.tiers.length - 1]?.lines ?? document.main).push(line);
+  }
+  return document;
+}
+const quotedTitle = (line: Line): RegExpExecArray | null => /^["“„']([^"“”']+)["”“']$/.exec(line.text);
+
+const samePlace = (a: Diagnostic, b: Diagnostic): boolean => a.line === b.line && a.column === b.column && a.code === b.code && a.message === b.message;
+function toDiagnostics(problems: readonly ReadProblem[]): Diagnostic[] {
+  const all = problems.map(diagnose).sort((a, b) => a.line - b.line || a.column - b.column);
+  return all.filter((each, index) => index === 0 || !samePlace(each, all[index - 1]!));
 }
 
 /**
- * Reads a workout as it stands on a whiteboard.
+ * Reads a workout as it stands on a whiteboard, in a chat or in a spreadsheet.
  * @param source the text; `# title`, parts separated by blank lines, `## tier name` for tiers
  * @returns the workout, its totals and the diagnostics, in the order of the lines; an empty text gives a workout without parts and one error
  */
-export function parseWorkout(source: string): ParsedWorkout {
-  const reader = new ItemReader();
-  const lines = scanLines(source.replace(/^\uFEFF/, ''));
-  let title: string | null = null;
-  const main: Line[] = [];
-  const tierLines: { name: string; lines: Line[] }[] = [];
-  for (const line of lines) {
-    const tier = /^##+\s*(?:tier\s*:?\s+)?(.+)$/i.exec(line.text);
-    const heading = /^#\s*(.+)$/.exec(line.text);
-    if (tier) tierLines.push({ name: tier[1]!.trim(), lines: [] });
-    else if (heading && tierLines.length === 0) {
-      title ??= heading[1]!.trim();
-      main.push({ ...line, text: '' });
-    } else (tierLines[tierLines.length - 1]?.lines ?? main).push(line);
-  }
-  const section = readSection(main, reader);
-  const tiers: Tier[] = tierLines.map((each) => ({ name: each.name, parts: readSection(each.lines, reader).parts }));
-  if (section.parts.length === 0 && reader.problems.length === 0) reader.report({ code: 'empty', span: { line: 1, column: 1, length: 1 } });
-  const workout: Workout = { title, intent: section.intent, notes: section.notes, parts: section.parts, tiers };
-  const diagnostics = reader.problems.map(diagnose).sort((a, b) => a.line - b.line || a.column - b.column);
+export function parseWorkout(source: string, { units = 'kg' }: ReadOptions = {}): ParsedWorkout {
+  const reader = new ItemReader(units);
+  const document = splitDocument(scanLines(source.replace(/^\uFEFF/, ''), reader.report));
+  const section = readSection(document.main, reader, document.title);
+  const tiers: Tier[] = document.tiers.map((each) => ({ name: each.name, parts: readSection(each.lines, reader, each.name).parts }));
+  if (section.parts.length === 0) reader.report({ code: 'empty', span: { line: 1, column: 1, length: 1 } });
+  const workout: Workout = { title: section.title, intent: section.intent, notes: section.notes, parts: section.parts, tiers };
   const places = section.parts.map((part, index) => ({
     line: section.starts[index]!,
     slotLines: slotsOfPart(part).map((slot) => reader.lines.get(slot) ?? section.starts[index]!),
   }));
-  return { workout, summary: summarize(workout), diagnostics, places };
+  return { workout, summary: summarize(workout), diagnostics: toDiagnostics(reader.problems), places };
 }

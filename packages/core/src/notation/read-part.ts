@@ -1,191 +1,165 @@
-/** One paragraph → one part: its header names the kind, its clauses the clock, the lines below the work. */
-import type { Item, Part, ScoreKind } from '../workout/workout';
-import { spanOfLine, type ItemReader } from './item-reader';
-import type { Span } from './problems';
-import { readClauses, readHeader, readRepeat, type Clauses, type Header } from './read-header';
-import { baseOf, takeSettings, type Settings } from './read-settings';
-import type { Line } from './scan';
+/** Lines of one part → part: its header lines name the kind and the clock, the lines below the work. */
+import { mapBlocks, slotsOfItems, stepsOfPart } from '../workout/walk';
+import type { EveryPart, Item, Part, Range, Rest, ScoreKind, Segment, Slot } from '../workout/workout';
+import { readDuration } from '../text/figures';
+import { once, type BareCount, type ItemReader } from './item-reader';
+import { readStation, type SectionLabel } from './labels';
+import { most } from './limits';
+import { cursorOf, spanOfLine, type Line } from './lines';
+import { openPart, type Opening } from './open-part';
+import { countWithin, itemsOf, lengthOf, range, takeSets, tellNoMovement, tellOpenRest } from './part-bounds';
+import type { Clock } from './read-header';
+import { baseOf, takeSettings } from './read-settings';
+import { asStrength, strengthPart } from './read-strength';
 
-const hasMax = (items: readonly Item[]): boolean =>
-  items.some((item) => (item.kind === 'slot' ? item.count.kind === 'max' : item.kind === 'block' && hasMax(item.items)));
+const hasMax = (items: readonly Item[]): boolean => slotsOfItems(items).some((slot) => slot.count.kind === 'max');
 const maxUnitScore = (items: readonly Item[]): ScoreKind => {
-  const slot = items.flatMap((item) => (item.kind === 'slot' && item.count.kind === 'max' ? [item] : []))[0];
+  const slot = slotsOfItems(items).find(({ count }) => count.kind === 'max');
   return slot?.unit === 'm' ? 'distance' : slot?.unit === 'cal' ? 'calories' : 'reps';
 };
 
-const stationWord = /^(?:(?:minute|min|station|window)\s*)?(?:\d+|odd|even)\s*[:.)]\s*|^(?:odd|even)(?:\s+minutes?)?\s*:?\s+/i;
-const windowWord = /^window\s*\d+\s*:?\s*/i;
-
-export function readPart(lines: readonly Line[], reader: ItemReader): Part | null {
+/** @returns null when nothing of the lines is work or clock: settings and notes alone */
+export function readPart(lines: readonly Line[], label: SectionLabel | null, reader: ItemReader): Part | null {
   reader.startPart();
   const { settings, body } = takeSettings(lines, reader.report);
-  const first = body[0];
-  if (!first) return null;
-  const read = readHeader(first.text);
-  const strengthLine = /^(\d+)\s*x\s*(\d+(?:-\d+)?)\s+(?=[a-z])/i.exec(first.text);
-  if (!read && strengthLine) {
-    const items = reader.items(
-      body.map((line) => ({ ...line, text: line.text.replace(/^\d+\s*x\s*/i, '') })),
-      'missing',
-    );
-    return { ...baseOf(settings, 'load'), kind: 'strength', everySeconds: null, sets: Number(strengthLine[1]), restBetween: null, items };
-  }
-  if (!read) return readHeaderless(body, settings, reader);
-  const clauses = readClauses(read.rest);
-  for (const clause of clauses.unread) settings.notes.push(clause);
-  settings.capSeconds ??= clauses.capSeconds;
-  return partOf(read.header, clauses, first, body.slice(1), settings, reader);
+  if (label) settings.name = label.name;
+  if (body.length === 0) return null;
+  const opening = openPart(body, label, settings, reader);
+  const part = partOf(opening);
+  if (!part) return null;
+  const told = withinReach(part, opening.first, reader);
+  const team = told.team ?? reader.said.team;
+  if (told.team === null && team) reader.report({ code: 'team', span: spanOfLine(opening.first), size: team.size });
+  return { ...told, team, interruption: reader.interruption, notes: [...settings.notes, ...reader.notes] };
 }
 
-function partOf(header: Header, clauses: Clauses, first: Line, rest: readonly Line[], settings: Settings, reader: ItemReader): Part | null {
-  const span = spanOfLine(first);
-  const needMovements = (items: readonly (readonly Item[])[]): void => {
-    if (items.every((list) => list.length === 0)) reader.report({ code: 'no_movement', span, header: first.text });
-  };
-  switch (header.kind) {
+function partOf(opening: Opening): Part | null {
+  const { header, settings, reader, first } = opening;
+  if (settings.team) reader.report({ code: 'team', span: spanOfLine(first), size: settings.team.size });
+  const { clock } = header;
+  if (clock === null) return forTime(opening);
+  switch (clock.kind) {
     case 'rest':
-      if (header.seconds !== null && header.bareMinutes && header.seconds >= 1200) reader.report({ code: 'long_rest', span, seconds: header.seconds });
-      return { ...baseOf(settings, 'done'), kind: 'rest', seconds: header.seconds, untilSeconds: header.untilSeconds };
-    case 'amrap': {
-      if (!header.seconds) reader.report({ code: 'no_duration', span, header: first.text });
-      const items = reader.items(rest, rest.length === 1 ? 'max' : 'missing');
-      needMovements([items]);
-      const lone = items.length === 1 && hasMax(items);
-      return {
-        ...baseOf(settings, lone ? maxUnitScore(items) : 'rounds'),
-        kind: 'amrap',
-        seconds: header.seconds ?? { low: 600, high: 600 },
-        sets: header.sets,
-        restBetween: clauses.restBetween,
-        items,
-      };
-    }
-    case 'forTime': {
-      const { sets, items, clauses: inner } = takeSets(rest, reader, header.sets);
-      const wrapped: Item[] = header.rounds
-        ? [{ kind: 'block', rounds: header.rounds, ladder: null, restBetween: header.sets ? null : clauses.restBetween, items }]
-        : items;
-      needMovements([items]);
-      const part: Part = {
-        ...baseOf(settings, sets > 1 ? 'eachSet' : 'time'),
-        kind: 'forTime',
-        capSeconds: settings.capSeconds,
-        capPerSet: clauses.capPerSet,
-        sets,
-        restBetween: inner?.restBetween ?? (sets > 1 ? clauses.restBetween : null),
-        items: wrapped,
-      };
-      if (part.capSeconds === null && part.window === null) reader.report({ code: 'no_cap', span });
-      return checkedWindow(part, span, reader);
-    }
-    case 'every': {
-      const byWindow = rest.some((line) => windowWord.test(line.text));
-      const stations = byWindow ? reader.stations(rest, false, 'missing', windowWord) : reader.stations(rest, settings.alternate, 'missing', stationWord);
-      needMovements(stations);
-      const total = header.totalSeconds ?? null;
-      const count = header.count ?? (total !== null ? Math.floor(total / header.intervalSeconds) : stations.length > 1 ? stations.length : 10);
-      if (header.count === null && total === null) reader.report({ code: 'no_duration', span, header: first.text });
-      if (settings.capSeconds !== null && settings.capSeconds > header.intervalSeconds)
-        reader.report({ code: 'cap_over_interval', span, capSeconds: settings.capSeconds, intervalSeconds: header.intervalSeconds });
-      if (byWindow) {
-        if (stations.length !== 1 && stations.length !== count)
-          reader.report({ code: 'windows_do_not_add_up', span, intervals: count, windows: stations.length });
-        return {
-          ...baseOf(settings, 'eachSet'),
-          kind: 'windows',
-          intervalSeconds: header.intervalSeconds,
-          count,
-          capSeconds: settings.capSeconds,
-          windows: stations,
-        };
-      }
-      const slots = stations.flatMap((items) => items.flatMap((item) => (item.kind === 'slot' ? [item] : [])));
-      if (clauses.build || slots.some((slot) => slot.tempo !== null || slot.build))
-        return { ...baseOf(settings, 'load'), kind: 'strength', everySeconds: header.intervalSeconds, sets: count, restBetween: null, items: stations.flat() };
-      if (count % stations.length !== 0) reader.report({ code: 'minutes_do_not_add_up', span, intervals: count, stations: stations.length });
-      for (const items of stations) {
-        const held = items.reduce((sum, item) => sum + (item.kind === 'slot' && item.unit === 's' && item.count.kind === 'fixed' ? item.count.men : 0), 0);
-        if (held > header.intervalSeconds) reader.report({ code: 'holds_over_interval', span, holdSeconds: held, intervalSeconds: header.intervalSeconds });
-      }
-      return {
-        ...baseOf(settings, stations.some(hasMax) ? maxUnitScore(stations.flat()) : 'done'),
-        kind: 'every',
-        intervalSeconds: header.intervalSeconds,
-        count,
-        capSeconds: settings.capSeconds,
-        stations,
-      };
-    }
-    case 'intervals': {
-      if (header.count === null) reader.report({ code: 'no_rounds', span });
-      const stations = reader.stations(rest, settings.alternate, 'max', stationWord);
-      needMovements(stations);
-      const segments = Array.from({ length: header.count ?? 8 }, () => header.segments).flat();
-      return { ...baseOf(settings, 'reps'), kind: 'intervals', segments, circuitRounds: null, stations };
-    }
-    case 'circuit': {
-      const stations = reader.stations(rest, true, 'max', stationWord);
-      needMovements(stations);
-      const segments = Array.from({ length: header.rounds * stations.length }, () => ({ workSeconds: header.stationSeconds, restSeconds: 0 }));
-      return { ...baseOf(settings, 'reps'), kind: 'intervals', segments, circuitRounds: header.rounds, stations };
-    }
-    case 'maxLoad': {
-      const items = reader.items(rest, 'missing');
-      needMovements([items]);
-      return { ...baseOf(settings, 'load'), kind: 'maxLoad', seconds: header.seconds, items };
-    }
-    case 'strength': {
-      const { sets, items, clauses: inner } = takeSets(rest, reader, null);
-      needMovements([items]);
-      return { ...baseOf(settings, 'load'), kind: 'strength', everySeconds: null, sets, restBetween: inner?.restBetween ?? clauses.restBetween, items };
-    }
-    case 'quality': {
-      const items = reader.items(rest, 'missing');
-      needMovements([items]);
-      return {
-        ...baseOf(settings, 'done'),
-        kind: 'quality',
-        seconds: header.seconds,
-        items: header.rounds ? [{ kind: 'block', rounds: header.rounds, ladder: null, restBetween: clauses.restBetween, items }] : items,
-      };
-    }
+    case 'restUntil':
+      return restPart(opening, clock);
+    case 'amrap':
+      return amrap(opening, clock.seconds);
+    case 'every':
+      return every(opening, clock);
+    case 'deathBy':
+      return deathBy(opening);
+    case 'intervals':
+    case 'circuit':
+      return intervals(opening, clock);
+    case 'maxLoad':
+      return maxLoad(opening, clock);
+    case 'strength':
+      return strengthPart(opening);
+    case 'quality':
+      return quality(opening, clock.seconds);
   }
 }
 
-/** `3 sets, rest 1:00 between` at the head of a body. */
-function takeSets(lines: readonly Line[], reader: ItemReader, known: number | null): { sets: number; items: Item[]; clauses: Clauses | null } {
-  const first = lines[0];
-  const repeat = first ? readRepeat(first.text) : null;
-  if (known === null && first && repeat?.what === 'sets') {
-    const children = lines.slice(1).filter((line) => line.indent > first.indent);
-    return { sets: repeat.count.high, items: reader.items(children.length > 0 ? children : lines.slice(1), 'missing'), clauses: readClauses(repeat.rest) };
-  }
-  return { sets: known ?? 1, items: reader.items(lines, 'missing'), clauses: null };
+function restPart(opening: Opening, clock: Extract<Clock, { kind: 'rest' | 'restUntil' }>): Part {
+  const { settings, reader, first } = opening;
+  const base = { ...baseOf(settings, 'done'), kind: 'rest' as const };
+  for (const line of opening.work) reader.note(line, cursorOf(line), 0);
+  if (clock.kind === 'restUntil') return { ...base, seconds: null, untilSeconds: clock.seconds, open: null };
+  const { rest } = clock;
+  if (clock.inMinutes && rest.high >= 1200) reader.report({ code: 'long_rest', span: spanOfLine(first), seconds: rest.high });
+  tellOpenRest(rest, opening);
+  return {
+    ...base,
+    seconds: rest.open ? (rest.open === 'left' ? 0 : rest.high) : Math.min(rest.high, most.seconds),
+    untilSeconds: null,
+    open: rest.open ?? null,
+  };
 }
 
-/** A part without a header that has ladders, rounds or sets is for time; a lone list of movements too. */
-function readHeaderless(body: readonly Line[], settings: Settings, reader: ItemReader): Part | null {
-  const first = body[0]!;
-  const clauses = readClauses(readRepeat(first.text)?.rest ?? '');
-  settings.capSeconds ??= clauses.capSeconds;
-  const { sets, items, clauses: inner } = takeSets(body, reader, null);
-  if (items.length === 0) return null;
-  if (clauses.forQuality) return { ...baseOf(settings, 'done'), kind: 'quality', seconds: null, items };
+function amrap(opening: Opening, seconds: Range | null): Part {
+  const { header, settings, reader, work } = opening;
+  const high = lengthOf(seconds?.high ?? null, 600, opening);
+  const items = itemsOf(opening, work.length === 1 ? 'max' : 'missing');
+  tellNoMovement([items], opening);
+  const laddered = header.ladder ? [reader.wrap({ ...header, rounds: null, sets: null }, items, null, opening.first)] : items;
+  const lone = items.length === 1 && hasMax(items);
+  const sets = countWithin(header.times ?? header.sets ?? header.rounds?.high ?? 1, opening);
+  const restBetween = header.restBetween ?? reader.restBetween;
+  tellOpenRest(restBetween, opening);
+  return {
+    ...baseOf(settings, lone ? maxUnitScore(items) : 'rounds'),
+    kind: 'amrap',
+    seconds: { low: Math.min(seconds?.low ?? high, high) || high, high },
+    sets,
+    restBetween,
+    items: laddered,
+  };
+}
+
+function forTime(opening: Opening): Part | null {
+  const { header, settings, reader, titled } = opening;
+  const span = spanOfLine(opening.first);
+  const taken = takeSets(opening);
+  const bare: BareCount = header.ladder && !header.ladder.open ? 'rung' : 'missing';
+  const lone = !titled && taken.work.length === 1 && header.rounds === null;
+  const items = reader.items(taken.work, lone && timedMax(taken.work[0]!) ? 'max' : bare, 0, header.ladder !== null && !header.ladder.open);
+  if (items.length === 0 && !titled && header.rounds === null && header.ladder === null && header.sets === null) return null;
+  settings.capSeconds ??= reader.said.capSeconds;
+  const special = titled ? null : (asStrength(items, opening) ?? asTimedMax(items, opening));
+  if (special) return special;
+  tellNoMovement([items], opening);
+  const between = header.restBetween ?? reader.restBetween;
+  const sets = countWithin(taken.sets, opening);
+  const wrapped = wrapForTime(items, sets > 1 ? null : between, opening);
+  const restBetween = taken.rest ?? (sets > 1 ? between : null);
+  tellOpenRest(restBetween ?? between, opening);
   const part: Part = {
     ...baseOf(settings, sets > 1 ? 'eachSet' : 'time'),
     kind: 'forTime',
-    capSeconds: settings.capSeconds,
-    capPerSet: clauses.capPerSet,
+    capSeconds: settings.capSeconds !== null && settings.capSeconds <= 0 ? null : settings.capSeconds,
+    capPerSet: header.capPerSet,
     sets,
-    restBetween: inner?.restBetween ?? null,
-    items,
+    restBetween,
+    items: wrapped,
   };
   if (part.capSeconds === null && part.window === null)
-    reader.report({ code: settings.score === 'time' || clauses.forTime ? 'no_cap' : 'cap_assumed_open', span: spanOfLine(first) });
-  return checkedWindow(part, spanOfLine(first), reader);
+    reader.report(
+      titled || settings.score === 'time'
+        ? { code: 'no_cap', span, header: opening.first.text.replace(/[:\s]+$/, ''), titled: titled }
+        : { code: 'cap_assumed_open', span },
+    );
+  return checkedWindow(part, opening);
+}
+function wrapForTime(items: Item[], restBetween: Rest | null, { header, reader, first }: Opening): Item[] {
+  if (header.ladder?.open) {
+    const { rungs } = header.ladder;
+    const grown = items.map((item) => (item.kind === 'slot' ? reader.growing(item, rungs) : item));
+    return header.rounds ? [reader.wrap({ ...header, ladder: null, sets: null }, grown, restBetween, first)] : grown;
+  }
+  return header.rounds || header.ladder ? [reader.wrap({ ...header, sets: null }, items, restBetween, first)] : items;
+}
+const timedMax = (line: Line): boolean => {
+  const cursor = cursorOf(line);
+  return (
+    cursor.isWord(['max', 'maximum']) || cursor.try((c) => (readDuration(c, 'none', true) !== null && c.isWord(['max', 'maximum']) ? true : null)) === true
+  );
+};
+
+/** A lone `max cal in 2:00` is an AMRAP of its time. */
+function asTimedMax(items: readonly Item[], { settings, header }: Opening): Part | null {
+  const slot = items.length === 1 && items[0]!.kind === 'slot' ? items[0] : null;
+  if (!slot || slot.count.kind !== 'max' || slot.count.seconds === undefined || header.rounds) return null;
+  return {
+    ...baseOf(settings, maxUnitScore(items)),
+    kind: 'amrap',
+    seconds: range(slot.count.seconds),
+    sets: 1,
+    restBetween: null,
+    items: [{ ...slot, count: { kind: 'max' } }],
+  };
 }
 
-function checkedWindow(part: Part, span: Span, reader: ItemReader): Part {
+function checkedWindow(part: Part, { reader, first }: Opening): Part {
   if (
     part.kind === 'forTime' &&
     part.capSeconds !== null &&
@@ -193,6 +167,136 @@ function checkedWindow(part: Part, span: Span, reader: ItemReader): Part {
     part.window.per === 'part' &&
     (part.window.low ?? 0) >= part.capSeconds
   )
-    reader.report({ code: 'cap_before_window', span, capSeconds: part.capSeconds, windowSeconds: part.window.low! });
+    reader.report({ code: 'cap_before_window', span: spanOfLine(first), capSeconds: part.capSeconds, windowSeconds: part.window.low! });
   return part;
+}
+
+function every(opening: Opening, clock: Extract<Clock, { kind: 'every' }>): Part {
+  const { header, settings, reader, work } = opening;
+  const byWindow = work.some((line) => {
+    const station = readStation(cursorOf(line), false);
+    return station?.kind === 'number' && station.word === 'window';
+  });
+  const stations = reader.stations(work, header.alternate && !byWindow, 'missing');
+  tellNoMovement(stations, opening);
+  const intervalSeconds = lengthOf(clock.intervalSeconds, 60, opening);
+  if (!byWindow && growsWithoutEnd(opening, clock, stations)) return everyPart(opening, intervalSeconds, furthestDeath, stations, true);
+  const count = intervalsOf(opening, clock, intervalSeconds, stations);
+  if (byWindow) return windows(opening, intervalSeconds, count, stations);
+  const slots = stations.flatMap(slotsOfItems);
+  const steady = header.build || slots.some((slot) => slot.tempo !== null || slot.build);
+  if (steady) return { ...baseOf(settings, 'load'), kind: 'strength', everySeconds: intervalSeconds, sets: count, restBetween: null, items: stations.flat() };
+  checkIntervals(opening, stations, count, intervalSeconds);
+  return everyPart(opening, intervalSeconds, count, stations);
+}
+function everyPart({ settings }: Opening, intervalSeconds: number, count: number, stations: readonly (readonly Item[])[], untilFailure = false): EveryPart {
+  const score = untilFailure ? 'reps' : stations.some(hasMax) ? maxUnitScore(stations.flat()) : 'done';
+  return { ...baseOf(settings, score), kind: 'every', intervalSeconds, count, capSeconds: settings.capSeconds, untilFailure, stations };
+}
+function intervalsOf(opening: Opening, clock: Extract<Clock, { kind: 'every' }>, intervalSeconds: number, stations: readonly (readonly Item[])[]): number {
+  const { header, reader, first } = opening;
+  const rounds = header.times ?? header.sets ?? (header.rounds ? header.rounds.high * Math.max(1, stations.length) : null);
+  const said = clock.count ?? (clock.totalSeconds !== null ? Math.floor(clock.totalSeconds / intervalSeconds) : rounds);
+  if (said === null) reader.report({ code: 'no_duration', span: spanOfLine(first), header: first.text.replace(/[:\s]+$/, ''), usual: '10:00' });
+  return countWithin(said ?? (stations.length > 1 ? stations.length : 10), opening);
+}
+function checkIntervals({ settings, reader, first }: Opening, stations: readonly (readonly Item[])[], count: number, intervalSeconds: number): void {
+  const span = spanOfLine(first);
+  if (settings.capSeconds !== null && settings.capSeconds > intervalSeconds)
+    reader.report({ code: 'cap_over_interval', span, capSeconds: settings.capSeconds, intervalSeconds });
+  if (count % Math.max(1, stations.length) !== 0) reader.report({ code: 'minutes_do_not_add_up', span, intervals: count, stations: stations.length });
+  for (const items of stations) {
+    const holdSeconds = items.reduce((sum, item) => sum + (item.kind === 'slot' && item.unit === 's' && item.count.kind === 'fixed' ? item.count.men : 0), 0);
+    if (holdSeconds > intervalSeconds) reader.report({ code: 'holds_over_interval', span, holdSeconds, intervalSeconds });
+  }
+}
+function windows({ settings, reader, first }: Opening, intervalSeconds: number, count: number, stations: readonly (readonly Item[])[]): Part {
+  const span = spanOfLine(first);
+  if (settings.capSeconds !== null && settings.capSeconds > intervalSeconds)
+    reader.report({ code: 'cap_over_interval', span, capSeconds: settings.capSeconds, intervalSeconds });
+  if (stations.length !== 1 && stations.length !== count) reader.report({ code: 'windows_do_not_add_up', span, intervals: count, windows: stations.length });
+  return { ...baseOf(settings, 'eachSet'), kind: 'windows', intervalSeconds, count, capSeconds: settings.capSeconds, windows: stations };
+}
+
+/** Thirty growing intervals are further than anybody gets. */
+const furthestDeath = 30;
+/** Every minute one more, and nothing says until when: until a minute is not enough. */
+const growsWithoutEnd = ({ header }: Opening, clock: Extract<Clock, { kind: 'every' }>, stations: readonly (readonly Item[])[]): boolean =>
+  clock.count === null &&
+  clock.totalSeconds === null &&
+  !header.times &&
+  !header.sets &&
+  !header.rounds &&
+  stations.flatMap(slotsOfItems).some(({ count }) => count.kind === 'growing');
+
+/** Death by: one in the first minute, one more in each that follows. */
+function deathBy(opening: Opening): Part {
+  const { reader } = opening;
+  const items = reader
+    .items(opening.work, 'max')
+    .map((item) =>
+      item.kind === 'slot' && item.count.kind !== 'growing'
+        ? reader.replace(item, { count: { kind: 'growing', start: item.count.kind === 'fixed' ? item.count.men : 1, step: 1 } })
+        : item,
+    );
+  tellNoMovement([items], opening);
+  return everyPart(opening, 60, furthestDeath, [items], true);
+}
+
+function intervals(opening: Opening, clock: Extract<Clock, { kind: 'intervals' | 'circuit' }>): Part {
+  const { header, settings, reader, first } = opening;
+  const stations = reader.stations(opening.work, header.alternate || clock.kind === 'circuit', 'max');
+  tellNoMovement(stations, opening);
+  const base = { ...baseOf(settings, 'reps'), kind: 'intervals' as const, stations };
+  if (clock.kind === 'circuit') {
+    const rounds = reader.withinRounds(header.rounds ?? once, first).high;
+    const count = countWithin(rounds * Math.max(1, stations.length), opening);
+    return {
+      ...base,
+      segments: Array.from({ length: count }, () => ({ workSeconds: lengthOf(clock.stationSeconds, 60, opening), restSeconds: 0 })),
+      circuitRounds: rounds,
+    };
+  }
+  return { ...base, segments: segmentsOf(opening, clock.segments), circuitRounds: null };
+}
+function segmentsOf(opening: Opening, listed: readonly Segment[]): Segment[] {
+  const { header, reader, first } = opening;
+  const often = [header.times, header.rounds?.high ?? header.sets].filter((count): count is number => typeof count === 'number');
+  if (often.length === 0 && listed.length === 1) reader.report({ code: 'no_rounds', span: spanOfLine(first), header: first.text.replace(/[:\s]+$/, '') });
+  const times = often.length > 0 ? often.reduce((product, count) => product * count, 1) : listed.length > 1 ? 1 : 8;
+  const count = countWithin(times * listed.length, opening);
+  return Array.from({ length: count }, (_, at) => ({
+    workSeconds: Math.min(Math.max(1, listed[at % listed.length]!.workSeconds), most.seconds),
+    restSeconds: Math.min(listed[at % listed.length]!.restSeconds, most.seconds),
+  }));
+}
+
+function maxLoad(opening: Opening, clock: Extract<Clock, { kind: 'maxLoad' }>): Part {
+  const { settings, reader } = opening;
+  const read = reader.items(opening.work, clock.reps === null ? 'missing' : 'max');
+  const inside = slotsOfItems(read).flatMap(({ count }) => (count.kind === 'max' && count.seconds !== undefined ? [count.seconds] : []))[0] ?? null;
+  const reps: Slot['count'] = { kind: 'fixed', men: clock.reps ?? 1, women: clock.reps ?? 1, low: null };
+  const items = read.map((item) => (clock.reps !== null && item.kind === 'slot' && item.count.kind === 'max' ? reader.replace(item, { count: reps }) : item));
+  tellNoMovement([items], opening);
+  return { ...baseOf(settings, 'load'), kind: 'maxLoad', seconds: lengthOf(clock.seconds ?? inside ?? settings.capSeconds, 900, opening), items };
+}
+
+function quality(opening: Opening, seconds: number | null): Part {
+  const { header, settings, reader, first } = opening;
+  const items = reader.items(opening.work, header.ladder && !header.ladder.open ? 'rung' : 'missing');
+  tellNoMovement([items], opening);
+  const rounds = header.rounds ?? (header.sets ? range(header.sets) : null);
+  const wrapped = rounds || header.ladder ? [reader.wrap({ ...header, rounds, sets: null }, items, header.restBetween ?? reader.restBetween, first)] : items;
+  return { ...baseOf(settings, 'done'), kind: 'quality', seconds: seconds === null ? null : lengthOf(seconds, 600, opening), items: wrapped };
+}
+
+/** Rounds of rounds multiply: beyond what can be walked they are cut, the largest first, and it is said. */
+function withinReach(part: Part, line: Line, reader: ItemReader): Part {
+  const steps = stepsOfPart(part);
+  if (steps <= most.steps) return part;
+  reader.report({ code: 'limit', span: spanOfLine(line), limit: 'steps', found: steps, most: most.steps });
+  let cut = part;
+  for (let limit = 64; stepsOfPart(cut) > most.steps && limit >= 1; limit /= 2)
+    cut = mapBlocks(cut, (block) => ({ ...block, rounds: { low: Math.min(block.rounds.low, limit), high: Math.min(block.rounds.high, limit) } }));
+  return cut;
 }

@@ -1,11 +1,10 @@
-/** The lines of a part that are no work: score, window, intent, cap, vest, notes. */
-import { poundsToKilograms } from '../units/mass';
+/** The lines of a part that are no work: score, window, intent, cap, notes. A value that cannot be read is said and kept as a note. */
 import type { Part, QualityPart, ScoreKind, Window } from '../workout/workout';
-import { readColumns, readWindow } from './figures';
-import { spanOfLine } from './item-reader';
+import type { Cursor } from '../text/cursor';
+import { readDuration } from '../text/figures';
+import { cursorOf, spanOfLine, type Line } from './lines';
 import type { ReadProblem } from './problems';
-import { readClauses } from './read-header';
-import type { Line } from './scan';
+import { readWindow } from './read-window';
 
 export interface Settings {
   name: string | null;
@@ -13,86 +12,133 @@ export interface Settings {
   window: Window | null;
   intent: string | null;
   capSeconds: number | null;
-  optional: boolean;
-  noPartition: boolean;
   startsAtFinishOrCap: boolean;
-  alternate: boolean;
   vest: Part['vest'];
+  noPartition: boolean;
+  optional: boolean;
+  team: Part['team'];
+  interruption: Part['interruption'];
   notes: string[];
 }
+const emptySettings = (): Settings => ({
+  name: null,
+  score: null,
+  window: null,
+  intent: null,
+  capSeconds: null,
+  startsAtFinishOrCap: false,
+  vest: null,
+  noPartition: false,
+  optional: false,
+  team: null,
+  interruption: null,
+  notes: [],
+});
 
-const scoreWords: readonly [RegExp, ScoreKind][] = [
-  [/^(?:each|every|per) (?:set|round|window)/i, 'eachSet'],
-  [/^(?:sum|total(?: of sets)?$)/i, 'sum'],
-  [/^(?:total )?reps/i, 'reps'],
-  [/^rounds/i, 'rounds'],
-  [/^(?:total )?time/i, 'time'],
-  [/^(?:max )?load|^weight/i, 'load'],
-  [/^distance|^metres/i, 'distance'],
-  [/^cal/i, 'calories'],
-  [/^(?:done|none|no score|completed)/i, 'done'],
+const scoreWords: readonly [readonly string[], ScoreKind][] = [
+  [['each|every|per', 'set|round|window|interval'], 'eachSet'],
+  [['slowest|fastest', 'and?', 'slowest|fastest?', 'set|round|window?'], 'eachSet'],
+  [['sum'], 'sum'],
+  [['total', 'of', 'sets'], 'sum'],
+  [['total?', 'reps|repetitions'], 'reps'],
+  [['rounds'], 'rounds'],
+  [['total?', 'time'], 'time'],
+  [['max?', 'load|weight'], 'load'],
+  [['distance|metres|meters'], 'distance'],
+  [['cal|cals|calories'], 'calories'],
+  [['done|none|completed|completion'], 'done'],
+  [['no', 'score'], 'done'],
 ];
+function readScoreKind(cursor: Cursor): ScoreKind | null {
+  return scoreWords.find(([words]) => cursor.phrase(...words))?.[1] ?? null;
+}
+
+/** A window in a sentence of intent: `8-10 rounds, light`. */
+function windowInside(text: string): Window | null {
+  for (const clause of text.split(/[,;]/)) {
+    const window = readWindow(cursorOf({ number: 0, indent: 0, column: 0, text: clause }));
+    if (window) return window;
+  }
+  return null;
+}
+
+type Take = (value: Cursor, settings: Settings, text: string) => string | null;
+/** A label and what it does with its value. @returns what was expected, where the value is none */
+const labels: readonly [readonly string[], Take][] = [
+  [
+    ['score'],
+    (value, settings) => {
+      settings.score = readScoreKind(value) ?? settings.score;
+      return settings.score ? null : 'time, rounds, reps, load, distance, calories, each set, sum or done';
+    },
+  ],
+  [
+    ['window|goal|target'],
+    (value, settings) => {
+      settings.window = readWindow(value) ?? settings.window;
+      return settings.window ? null : 'a window such as “8:00-11:00” or “7-10 rounds”';
+    },
+  ],
+  [
+    ['intent|stimulus'],
+    (_, settings, text) => {
+      settings.intent = settings.intent ? `${settings.intent}; ${text}` : text;
+      settings.window ??= windowInside(text);
+      return null;
+    },
+  ],
+  [
+    ['note|notes|coach|nb'],
+    (_, settings, text) => {
+      settings.notes.push(text);
+      return null;
+    },
+  ],
+  [
+    ['time?', 'cap|limit'],
+    (value, settings) => {
+      settings.capSeconds = readDuration(value, 'minutes', true) ?? settings.capSeconds;
+      return settings.capSeconds === null ? 'a time such as “cap: 12:00”' : null;
+    },
+  ],
+  [
+    ['part'],
+    (_, settings, text) => {
+      settings.name = text;
+      return null;
+    },
+  ],
+];
+
+/** @returns true where the line was a setting */
+function takeSetting(line: Line, settings: Settings, report: (problem: ReadProblem) => void): boolean {
+  const cursor = cursorOf(line);
+  for (const [words, take] of labels) {
+    const start = cursor.at;
+    if (!cursor.phrase(...words) || !cursor.sign(':')) {
+      cursor.at = start;
+      continue;
+    }
+    if (cursor.done || (words[0] === 'window|goal|target' && cursor.isNumber() && cursor.peek(1) === null)) return false;
+    const text = cursor.text();
+    const expected = take(cursor, settings, text.replace(/\s+/g, ' '));
+    if (expected !== null) {
+      report({ code: 'unreadable', span: spanOfLine(line), text: line.text, expected });
+    }
+    return true;
+  }
+  if (!cursor.phrase('starts|start', 'at', 'the?', 'finish', 'or', 'cap')) return false;
+  settings.startsAtFinishOrCap = true;
+  return true;
+}
+
+/** A setting rather than work or a header. */
+export const isSetting = (line: Line): boolean => takeSetting(line, emptySettings(), () => undefined);
 
 /** Takes the settings lines out of a paragraph. */
 export function takeSettings(lines: readonly Line[], report: (problem: ReadProblem) => void): { settings: Settings; body: Line[] } {
-  const settings: Settings = {
-    name: null,
-    score: null,
-    window: null,
-    intent: null,
-    capSeconds: null,
-    optional: false,
-    noPartition: false,
-    startsAtFinishOrCap: false,
-    alternate: false,
-    vest: null,
-    notes: [],
-  };
-  const body: Line[] = [];
-  for (const line of lines) {
-    const labelled = /^(score|window|intent|stimulus|note|notes|cap|time cap|part)\s*:\s*(.+)$/i.exec(line.text);
-    const label = labelled?.[1]?.toLowerCase();
-    const value = labelled?.[2]?.trim() ?? '';
-    const vest = /^with (?:a )?vest(?:\s*@?\s*(\d+(?:\.\d+)?(?:\s*\/\s*\d+(?:\.\d+)?)?)\s*(kg|lb|lbs)?)?$/i.exec(line.text);
-    if (label === 'score') {
-      const found = scoreWords.find(([pattern]) => pattern.test(value));
-      if (found) settings.score = found[1];
-      else
-        report({
-          code: 'unreadable',
-          span: spanOfLine(line),
-          text: line.text,
-          expected: 'time, rounds, reps, load, distance, calories, each set, sum or done',
-        });
-    } else if (label === 'window' && !/^\d+$/.test(value)) {
-      const window = readWindow(value, null);
-      if (window) settings.window = window;
-      else report({ code: 'unreadable', span: spanOfLine(line), text: line.text, expected: 'a window such as “8:00-11:00” or “7-10 rounds”' });
-    } else if (label === 'intent' || label === 'stimulus') {
-      settings.intent = settings.intent ? `${settings.intent}; ${value}` : value;
-      settings.window ??=
-        value
-          .split(/[,;]/)
-          .map((clause) => readWindow(clause, null))
-          .find(Boolean) ?? null;
-    } else if (label === 'note' || label === 'notes') settings.notes.push(value);
-    else if (label === 'cap' || label === 'time cap' || /^(?:time )?cap \d/i.test(line.text))
-      settings.capSeconds = readClauses(line.text.replace(':', ' ')).capSeconds ?? readClauses(`cap ${value}`).capSeconds;
-    else if (label === 'part') settings.name = value;
-    else if (/^optional\s*:?$/i.test(line.text)) settings.optional = true;
-    else if (/^no partition(?:ing)?$/i.test(line.text)) settings.noPartition = true;
-    else if (/^starts? at (?:the )?finish or cap$/i.test(line.text)) settings.startsAtFinishOrCap = true;
-    else if (/^alternat(?:e|ing)\s*:?$/i.test(line.text)) settings.alternate = true;
-    else if (vest) {
-      const columns = readColumns(vest[1] ?? '9/6')!;
-      const pounds = vest[2]?.toLowerCase().startsWith('lb') ?? false;
-      settings.vest = {
-        men: pounds ? poundsToKilograms(columns.men) : columns.men,
-        women: pounds ? poundsToKilograms(columns.women) : columns.women,
-        unit: pounds ? 'lb' : 'kg',
-      };
-    } else body.push(line);
-  }
+  const settings = emptySettings();
+  const body = lines.filter((line) => !takeSetting(line, settings, report));
   return { settings, body };
 }
 
@@ -109,6 +155,8 @@ export function baseOf(settings: Settings, score: ScoreKind): Omit<QualityPart, 
     noPartition: settings.noPartition,
     vest: settings.vest,
     startsAtFinishOrCap: settings.startsAtFinishOrCap,
+    team: settings.team,
+    interruption: settings.interruption,
     notes: settings.notes,
   };
 }

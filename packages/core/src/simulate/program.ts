@@ -3,6 +3,7 @@
  * Kit is ignored here: the loads are the ones written, in the athlete's column.
  */
 import type { Capacity } from '../capacity/capacity';
+import { shareAtReps } from '../capacity/strength-laws';
 import { movementOf } from '../movements/catalogue';
 import { itemLists, passesOf, slotsOfPart, countOn } from '../workout/walk';
 import type { Block, Category, Item, Part, PartKind, ScoreKind, Slot, Workout } from '../workout/workout';
@@ -48,11 +49,16 @@ export interface Program {
   /** s to change the bar's plates from one load to another, kg */
   plateSeconds(fromKg: number, toKg: number): number;
 }
+/** "As heavy as possible" for the reps written: two reps short of failure. */
+const heavyShare = (slot: Slot): number => shareAtReps((slot.count.kind === 'fixed' ? slot.count.men : 5) + 2);
+
 /** Whole load of a slot in the athlete's column, kg; null when the movement takes a load and none is written. */
 export function loadOfSlot(slot: Slot, capacity: Capacity): { kg: number; assumed: string | null } {
   const movement = movementOf(slot.movement);
   if (slot.load?.kind === 'mass') return { kg: slot.load[capacity.athlete.category] * slot.load.count, assumed: null };
+  if (slot.load?.kind === 'bodyShare') return { kg: slot.load[capacity.athlete.category] * capacity.athlete.bodyMassKg, assumed: null };
   const max = maxOf(movement, capacity);
+  if (slot.load?.kind === 'heavy' && max !== null) return { kg: heavyShare(slot) * max, assumed: null };
   if (slot.load?.kind === 'share') return max === null ? { kg: 0, assumed: null } : { kg: slot.load[capacity.athlete.category] * max, assumed: null };
   if (!movement.load || movement.load.optional || max === null) return { kg: 0, assumed: null };
   const share = 0.5;

@@ -22,7 +22,7 @@ export function slotsOfItems(items: readonly Item[]): Slot[] {
 
 /** Every slot of a part in reading order; the position in this list is the slot's number everywhere else. */
 export function slotsOfPart(part: Part): Slot[] {
-  return itemLists(part).flatMap(slotsOfItems);
+  return [...itemLists(part).flatMap(slotsOfItems), ...slotsOfItems(part.interruption?.items ?? [])];
 }
 
 export function slotsOfWorkout(workout: Pick<Workout, 'parts'>): { part: number; slot: number; value: Slot }[] {
@@ -31,6 +31,10 @@ export function slotsOfWorkout(workout: Pick<Workout, 'parts'>): { part: number;
 
 /** A copy of the part in which each of its item lists went through `change`, in reading order. */
 function mapLists(part: Part, change: (items: readonly Item[]) => Item[]): Part {
+  const changed = mapOwnLists(part, change);
+  return part.interruption ? { ...changed, interruption: { ...part.interruption, items: change(part.interruption.items) } } : changed;
+}
+function mapOwnLists(part: Part, change: (items: readonly Item[]) => Item[]): Part {
   switch (part.kind) {
     case 'rest':
       return part;
@@ -88,4 +92,13 @@ export function countOn(count: Count, pass: number, ladder: readonly number[] | 
     case 'matchTime':
       return null;
   }
+}
+
+/** Movements of one pass over a list, rounds unrolled: how long the walk is. */
+export function stepsOfItems(items: readonly Item[]): number {
+  return items.reduce((sum, item) => sum + (item.kind === 'block' ? passesOf(item) * Math.max(1, stepsOfItems(item.items)) : 1), 0);
+}
+export function stepsOfPart(part: Part): number {
+  const once = itemLists(part).reduce((sum, items) => sum + stepsOfItems(items), 0);
+  return part.kind === 'forTime' || part.kind === 'strength' ? part.sets * once : once;
 }

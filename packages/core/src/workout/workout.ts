@@ -3,7 +3,7 @@
  * A figure written in two columns keeps both (`men`, `women`); one figure fills both.
  */
 import type { MassUnit } from '../units/mass';
-import type { MovementId } from '../movements/movement';
+import type { Implement, MovementId } from '../movements/movement';
 
 export type Category = 'men' | 'women';
 export interface Columns {
@@ -15,6 +15,15 @@ export interface Range {
   readonly low: number;
   readonly high: number;
 }
+/**
+ * A rest. `low` and `high` are what totals and the clock reckon with, s. Without `open` they are what was written;
+ * `recovered` and `asNeeded` are the athlete's to end, `ratio` is so many times the work before it, `left` whatever the interval leaves.
+ */
+export interface Rest extends Range {
+  readonly open?: 'recovered' | 'asNeeded' | 'ratio' | 'left';
+  /** seconds of rest a second of work, with `open: 'ratio'` */
+  readonly ratio?: number;
+}
 
 export type CountUnit = 'reps' | 'm' | 'cal' | 's';
 export type Count =
@@ -22,20 +31,40 @@ export type Count =
   | { readonly kind: 'rung' }
   | { readonly kind: 'ladder'; readonly rungs: readonly number[] }
   | { readonly kind: 'growing'; readonly start: number; readonly step: number }
-  | { readonly kind: 'max' }
+  /** as many as possible: in `seconds` where the slot has its own time, else in what is left */
+  | { readonly kind: 'max'; readonly seconds?: number }
   | { readonly kind: 'matchTime' };
 
 export type Prescription =
-  | { readonly kind: 'mass'; readonly men: number; readonly women: number; readonly count: 1 | 2; readonly unit: MassUnit }
-  | { readonly kind: 'share'; readonly men: number; readonly women: number }
+  /** kilograms of one implement; `sets` where every set has its own (60/70/80), the heaviest being `men` and `women` */
+  | { readonly kind: 'mass'; readonly men: number; readonly women: number; readonly count: 1 | 2; readonly unit: MassUnit; readonly sets?: readonly number[] }
+  /** share of the max of the movement; `low` where a span was written */
+  | { readonly kind: 'share'; readonly men: number; readonly women: number; readonly sets?: readonly number[]; readonly low?: number }
+  /** share of the athlete's body mass */
+  | { readonly kind: 'bodyShare'; readonly men: number; readonly women: number }
+  /** as heavy as the athlete can for the reps written */
+  | { readonly kind: 'heavy' }
   | { readonly kind: 'any' };
+
+/** How near to failure a set goes: rating of perceived exertion, or repetitions in reserve. */
+export interface Effort {
+  readonly kind: 'rpe' | 'rir';
+  readonly value: number;
+}
+/** Other units a count may be written in; the model keeps metres and seconds. */
+export type SaidUnit = 'km' | 'mile' | 'ft' | 'yd' | 'min';
 
 export type Hold = 'unbroken' | 'mayBreak';
 
 export interface Slot {
   readonly kind: 'slot';
   readonly movement: MovementId;
+  /** the coach's own words for the movement; they count only while they still read as `movement` */
+  readonly said: string | null;
+  /** an implement named before a family (`can push press`), where the movement's own is another */
+  readonly implement: Implement | null;
   readonly unit: CountUnit;
+  readonly unitSaid: SaidUnit | null;
   readonly count: Count;
   /** true: the count is for each side */
   readonly perSide: boolean;
@@ -43,6 +72,7 @@ export interface Slot {
   readonly heightCm: Columns | null;
   readonly hold: Hold | null;
   readonly tempo: string | null;
+  readonly effort: Effort | null;
   readonly build: boolean;
   readonly side: 'left' | 'right' | null;
   /** slots with the same number are done without putting the implement down */
@@ -55,13 +85,13 @@ export interface Slot {
 }
 export interface Pause {
   readonly kind: 'pause';
-  readonly seconds: Range;
+  readonly seconds: Rest;
 }
 export interface Block {
   readonly kind: 'block';
   readonly rounds: Range;
   readonly ladder: readonly number[] | null;
-  readonly restBetween: Range | null;
+  readonly restBetween: Rest | null;
   readonly items: readonly Item[];
 }
 export type Item = Slot | Pause | Block;
@@ -76,7 +106,19 @@ export interface Window {
   readonly per: 'round' | 'set' | 'part' | 'workout';
 }
 
+/** Several people on one workout. The counts are the team's; how they share is told and not modelled. */
+export interface Team {
+  readonly size: number;
+  readonly how: 'youGoIGo' | 'synchro' | 'splitAsNeeded' | null;
+}
+/** Work that interrupts a part again and again: "every minute 5 squats". */
+export interface Interruption {
+  readonly everySeconds: number;
+  readonly items: readonly Item[];
+}
+
 interface PartBase {
+  /** a label over the part, as the coach wrote it: `A`, `Warm-up`, `Strength` */
   readonly name: string | null;
   readonly score: ScoreKind;
   /** false: the score was not said and follows from the kind */
@@ -87,13 +129,15 @@ interface PartBase {
   readonly noPartition: boolean;
   readonly vest: (Columns & { readonly unit: MassUnit }) | null;
   readonly startsAtFinishOrCap: boolean;
+  readonly team: Team | null;
+  readonly interruption: Interruption | null;
   readonly notes: readonly string[];
 }
 export interface AmrapPart extends PartBase {
   readonly kind: 'amrap';
   readonly seconds: Range;
   readonly sets: number;
-  readonly restBetween: Range | null;
+  readonly restBetween: Rest | null;
   readonly items: readonly Item[];
 }
 export interface ForTimePart extends PartBase {
@@ -101,7 +145,7 @@ export interface ForTimePart extends PartBase {
   readonly capSeconds: number | null;
   readonly capPerSet: boolean;
   readonly sets: number;
-  readonly restBetween: Range | null;
+  readonly restBetween: Rest | null;
   readonly items: readonly Item[];
 }
 export interface EveryPart extends PartBase {
@@ -109,6 +153,8 @@ export interface EveryPart extends PartBase {
   readonly intervalSeconds: number;
   readonly count: number;
   readonly capSeconds: number | null;
+  /** the work grows until it no longer fits; `count` is then the most that is walked */
+  readonly untilFailure: boolean;
   /** one station: all its items in each interval; several: they rotate */
   readonly stations: readonly (readonly Item[])[];
 }
@@ -138,13 +184,15 @@ export interface StrengthPart extends PartBase {
   readonly kind: 'strength';
   readonly everySeconds: number | null;
   readonly sets: number;
-  readonly restBetween: Range | null;
+  readonly restBetween: Rest | null;
   readonly items: readonly Item[];
 }
 export interface RestPart extends PartBase {
   readonly kind: 'rest';
   readonly seconds: number | null;
   readonly untilSeconds: number | null;
+  /** the athlete ends it; `seconds` is then what it is reckoned as */
+  readonly open: Rest['open'] | null;
 }
 export interface QualityPart extends PartBase {
   readonly kind: 'quality';

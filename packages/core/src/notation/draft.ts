@@ -1,0 +1,54 @@
+/** One movement of a line as it is being read: what was taken so far, and where. */
+import type { Columns, Count, Effort, Prescription, SaidUnit, Slot } from '../workout/workout';
+import type { Figure } from './read-count';
+
+export interface Draft {
+  /** words of the movement, as written, and their tokens */
+  name: string;
+  nameFrom: number;
+  nameTo: number;
+  count: Count | null;
+  unit: Slot['unit'] | null;
+  unitSaid: SaidUnit | null;
+  /** the unit was `"` or `'`: seconds and minutes for a hold, inches and feet for a height */
+  quoted: boolean;
+  /** `20 x 10 m`, `5x5`: sets of what follows */
+  times: number | null;
+  perSide: boolean;
+  load: Prescription | null;
+  heightCm: Columns | null;
+  hold: Slot['hold'];
+  tempo: string | null;
+  effort: Effort | null;
+  build: boolean;
+  side: Slot['side'];
+  /** words that choose a kind of the movement: strict, hand release, walking */
+  kinds: string[];
+  /** figures without a unit that wait for the movement to say what they are */
+  bare: Figure[];
+  notes: { text: string; from: number; to: number }[];
+}
+
+export const emptyDraft = (): Draft => ({
+  name: '',
+  nameFrom: 0,
+  nameTo: 0,
+  count: null,
+  unit: null,
+  unitSaid: null,
+  quoted: false,
+  times: null,
+  perSide: false,
+  load: null,
+  heightCm: null,
+  hold: null,
+  tempo: null,
+  effort: null,
+  build: false,
+  side: null,
+  kinds: [],
+  bare: [],
+  notes: [],
+});
+
+export const fixed = (columns: Columns, low: number | null = null): Count => ({ kind: 'fixed', men: columns.men, women: columns.women, low });

@@ -1,0 +1,123 @@
+/** The opening of a part: its label, its header lines in any order, its clauses, and what is left as work. */
+import { findMovement } from '../movements/names';
+import type { ItemReader } from './item-reader';
+import { readStation, type SectionLabel } from './labels';
+import { cursorOf, restOfLine, type Line } from './lines';
+import { emptyHeader, hasClock, isBlockHeader, readHeader, type Header } from './read-header';
+import type { Settings } from './read-settings';
+
+/** All that is known of a part before its work is read. */
+export interface Opening {
+  readonly header: Header;
+  readonly first: Line;
+  readonly work: readonly Line[];
+  readonly settings: Settings;
+  readonly reader: ItemReader;
+  /** a header stood there, rather than work alone */
+  readonly titled: boolean;
+}
+
+/** What a header line says, written over what the lines before it said. */
+function merge(into: Header, next: Header): void {
+  into.clock ??= next.clock;
+  into.forTime ||= next.forTime;
+  into.rounds ??= next.rounds;
+  into.sets ??= next.sets;
+  into.times ??= next.times;
+  into.ladder ??= next.ladder;
+  if (next.capSeconds !== null) {
+    into.capSeconds = next.capSeconds;
+    into.capPerSet = next.capPerSet;
+  }
+  into.restBetween ??= next.restBetween;
+  into.build ||= next.build;
+  into.alternate ||= next.alternate;
+  into.score ??= next.score;
+  into.vest ??= next.vest;
+  into.team ??= next.team;
+  into.noPartition ||= next.noPartition;
+  into.optional ||= next.optional;
+}
+/** Clauses alone: a cap, a vest, a team, a rest between; no rounds and no clock. */
+const isClause = (header: Header): boolean =>
+  !hasClock(header) && header.rounds === null && header.sets === null && header.ladder === null && header.times === null;
+
+/** Would this header line add to what the lines above it said, rather than open a block of its own? */
+function joins(header: Header, next: Header): boolean {
+  if (next.clock && (header.clock || next.clock.kind === 'rest' || next.clock.kind === 'restUntil')) return false;
+  if (next.ladder || next.rounds || next.sets) return hasClock(next) && !header.rounds && !header.sets && !header.ladder;
+  return true;
+}
+
+/** What a line on the lowest level is to its part. */
+type Role = 'header' | 'work' | 'frame';
+/** `frame`: a block with its work indented below it, whose clauses (a cap, a team) are the part's all the same. */
+function roleOf(
+  next: Header,
+  inline: Line | null,
+  { header, work, first, indentedBelow }: { header: Header; work: readonly Line[]; first: boolean; indentedBelow: boolean },
+): Role {
+  const ownLadder = next.ladder !== null && !hasClock(next) && !next.rounds && !next.sets;
+  if (work.length > 0) return isClause(next) && inline === null ? 'header' : 'work';
+  if (!first) return !ownLadder && joins(header, next) ? 'header' : 'work';
+  if ((ownLadder && inline) || startsWork(next, inline)) return 'work';
+  return isBlockHeader(next) && inline === null && indentedBelow ? 'frame' : 'header';
+}
+
+/** The header lines of a part, and the work below them. Clauses on lines of their own are taken wherever they stand on the lowest level. */
+export function openPart(body: readonly Line[], label: SectionLabel | null, settings: Settings, reader: ItemReader): Opening {
+  const header = emptyHeader();
+  const work: Line[] = [];
+  const base = body[0]!.indent;
+  let titled = false;
+  body.forEach((line, index) => {
+    const cursor = cursorOf(line);
+    const next = line.indent <= base && !isStation(line) ? readHeader(cursor) : null;
+    const inline = cursor.done ? null : restOfLine(line, cursor, cursor.at);
+    const role = next ? roleOf(next, inline, { header, work, first: index === 0, indentedBelow: (body[index + 1]?.indent ?? 0) > line.indent }) : 'work';
+    if (next && role === 'frame') merge(header, { ...next, rounds: null, sets: null, ladder: null, restBetween: null });
+    if (!next || role !== 'header') {
+      work.push(line);
+      return;
+    }
+    merge(header, next);
+    titled ||= hasClock(next);
+    if (inline && (isWork(inline) || cursor.tokens[cursor.at - 1]?.text === ':')) work.push(inline);
+    else if (inline) reader.note(line, cursor, cursor.at);
+  });
+  if (!hasClock(header) && work[0] && isMinute(work[0])) header.clock = { kind: 'every', intervalSeconds: 60, totalSeconds: null, count: null };
+  if (label?.kind === 'quality' && !hasClock(header)) header.clock = { kind: 'quality', seconds: null };
+  if (label?.kind === 'strength' && !hasClock(header) && header.rounds === null) header.clock = { kind: 'strength' };
+  settings.capSeconds ??= header.capSeconds;
+  settings.vest ??= header.vest;
+  settings.team ??= header.team;
+  settings.score ??= header.score;
+  settings.noPartition ||= header.noPartition;
+  settings.optional ||= header.optional;
+  return { header, first: body[0]!, work, settings, reader, titled };
+}
+/** `Min 1: …` without a header is an EMOM. */
+const isMinute = (line: Line): boolean => {
+  const station = readStation(cursorOf(line), false);
+  return station !== null && (station.kind !== 'number' || station.word === 'min' || station.word === 'minute');
+};
+const isStation = (line: Line): boolean => readStation(cursorOf(line)) !== null;
+/** `max cal in 2:00`, `every minute 5 squats` do not open a part when work goes with them. */
+const startsWork = (header: Header, rest: Line | null): boolean =>
+  header.clock?.kind === 'amrap' && header.clock.seconds === null && rest !== null && isWork(rest) && /remain|left/.test(rest.text);
+
+/** Does a text behind a header name work? */
+function isWork(line: Line): boolean {
+  const cursor = cursorOf(line);
+  const token = cursor.peek();
+  if (token === null) return false;
+  if (cursor.isWord(['rounds', 'round', 'sets', 'set'], 1) && !cursor.isWord('of', 2) && !cursor.isSign(':', 2)) return false;
+  if (token.kind === 'number' || token.kind === 'clock' || token.text === '(') return cursor.tokens.some(({ kind }) => kind === 'word');
+  return cursor.isWord(['max', 'rest', 'maximum', 'every']) || slotNames(line);
+}
+/** Words that begin with a movement's name. */
+function slotNames(line: Line): boolean {
+  const words = line.text.split(/[\s,:]+/).slice(0, 5);
+  return words.some((_, index) => isKnown(words.slice(0, index + 1).join(' ')));
+}
+const isKnown = (text: string): boolean => findMovement(text) !== null;

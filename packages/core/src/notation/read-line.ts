@@ -1,0 +1,279 @@
+/**
+ * One line of work → its items, in order. `|` (and `or`, and a slash between words) binds loosest, then `+`; a comma before a figure starts another movement.
+ * `9 toes-to-bar`, `8 ring row | 12 plank row`, `3 x (1 lunge + 1 squat)`, `6 clean + 6 press, unbroken @ 60 kg`, `5 pull-ups, 10 push-ups, 15 squats`.
+ */
+import { movementOf } from '../movements/catalogue';
+import type { Block, Interruption, Item, Rest, Slot } from '../workout/workout';
+import type { Cursor } from '../text/cursor';
+import type { Draft } from './draft';
+import { readDuration } from '../text/figures';
+import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
+import { most } from './limits';
+import type { ReadProblem } from './problems';
+import { cap, emptyHeader, team, type Header } from './read-header';
+import { isRestNext, readMember, readRounds } from './read-member';
+import { readRest } from './read-rest';
+import { toSlot, type Inherited, type SlotContext } from './to-slot';
+import type { MassUnit } from '../units/mass';
+
+export interface LineContext {
+  readonly bare: SlotContext['bare'];
+  readonly room: MassUnit;
+  readonly nextId: () => number;
+  readonly report: (problem: ReadProblem) => void;
+  /** sets of what was written with a times sign (`5x5`, `8 x 200 m`) */
+  readonly timesBlocks: WeakSet<Block>;
+}
+export interface ReadLine {
+  readonly items: readonly Item[];
+  readonly interruption: Interruption | null;
+  /** a cap or a team that was said among the work */
+  readonly header: Header;
+}
+
+/** A string of linked movements, or one; a load or a hold at the very end goes to all members that have none. */
+function readString(cursor: Cursor, context: SlotContext, bracket: Slot['bracket'], inherited: Inherited | null): { slots: Slot[]; drafts: Draft[] } {
+  const drafts: Draft[] = [];
+  do drafts.push(readMember(cursor, context));
+  while (cursor.sign('+') && !cursor.done);
+  const last = drafts[drafts.length - 1]!;
+  if (drafts.length > 1)
+    for (const draft of drafts) {
+      draft.load ??= last.load;
+      draft.hold ??= last.hold;
+    }
+  const link = drafts.length > 1 && bracket === null ? context.nextId() : null;
+  return { slots: drafts.flatMap((draft) => toSlot(draft, cursor, context, { link, bracket }, inherited) ?? []), drafts };
+}
+
+/** `3 x (a + b + c)`: the bracket is one rep, done so many times. */
+function readBracketed(cursor: Cursor, context: SlotContext): Slot[] | null {
+  const start = cursor.at;
+  const times = readOpening(cursor);
+  if (times === null) return null;
+  const close = closingOf(cursor);
+  const bracket = { id: context.nextId(), times: Math.min(times, most.figure) };
+  const inside = cursor.part(cursor.at, close);
+  const { slots } = readString(inside, context, bracket, null);
+  if (!inside.done) {
+    cursor.at = start;
+    return null;
+  }
+  cursor.at = Math.min(cursor.end, close + 1);
+  const behind = readTail(cursor, context);
+  return slots.map((slot) => ({ ...slot, load: slot.load ?? behind.load, hold: slot.hold ?? behind.hold }));
+}
+/** `3 x (`, `5 rounds of (`. */
+function readOpening(cursor: Cursor): number | null {
+  return cursor.try((c) => {
+    const count = c.isNumber() ? c.next()!.value : NaN;
+    c.word('x', 'rounds', 'sets', 'times');
+    c.word('of');
+    return count >= 1 && c.sign('(') ? count : null;
+  });
+}
+/** Is all of a bracket one string of linked movements? */
+const isComposite = (cursor: Cursor): boolean => {
+  const inside = cursor.part(cursor.at, closingOf(cursor));
+  let depth = 0;
+  for (const token of inside.tokens.slice(inside.at, inside.end)) {
+    if (token.text === '(') depth++;
+    if (token.text === ')') depth--;
+    if (depth === 0 && token.kind === 'sign' && [',', ';', '|'].includes(token.text)) return false;
+  }
+  return true;
+};
+function closingOf(cursor: Cursor): number {
+  let depth = 1;
+  for (let at = cursor.at; at < cursor.end; at++) {
+    const { text } = cursor.tokens[at]!;
+    if (text === '(') depth++;
+    else if (text === ')' && --depth === 0) return at;
+  }
+  return cursor.end;
+}
+/** What stands behind a bracket: a load and a hold for all of it. */
+function readTail(cursor: Cursor, context: SlotContext): Draft {
+  return readMember(cursor, context);
+}
+
+function readOption(cursor: Cursor, context: SlotContext, inherited: Inherited | null): { slots: Slot[]; drafts: Draft[] } {
+  const bracketed = readBracketed(cursor, context);
+  return bracketed ? { slots: bracketed, drafts: [] } : readString(cursor, context, null, inherited);
+}
+
+const orSign = (cursor: Cursor): boolean => cursor.sign('|', '/') || cursor.word('or');
+
+/** A movement with the coach's other options behind it. */
+function readPiece(cursor: Cursor, context: SlotContext): { slots: Slot[]; times: number | null; named: boolean } {
+  const start = cursor.at;
+  const { slots, drafts } = readOption(cursor, context, null);
+  const alternatives: Slot[][] = [];
+  const first = slots[0];
+  while (!isRestNext(cursor) && orSign(cursor) && !cursor.done) {
+    const option = readOption(cursor, context, first ? { count: first.count, unit: first.unit, unitSaid: first.unitSaid } : null);
+    if (option.slots.length > 0) alternatives.push(option.slots);
+  }
+  const times = drafts[0]?.times ?? null;
+  const named = drafts.some(({ name }) => name !== '');
+  if (!first) return { slots: alternatives.flat(), times, named };
+  tellSlash(cursor, start, slots, alternatives, context);
+  return { slots: [{ ...first, alternatives }, ...slots.slice(1)], times, named };
+}
+
+/** `thrusters/pull-ups` could mean both; read as one or the other, it is said. Machines are the usual case and need no word. */
+function tellSlash(cursor: Cursor, start: number, slots: readonly Slot[], alternatives: readonly (readonly Slot[])[], context: SlotContext): void {
+  const text = cursor.text(start, cursor.at);
+  const machines = [...slots, ...alternatives.flat()].every((slot) => movementOf(slot.movement).limit.by === 'engine');
+  if (alternatives.length > 0 && !machines && /\p{L}\/\p{L}/u.test(text))
+    context.report({ code: 'read_as', span: context.span(start, cursor.at), text, as: 'one or the other; write a comma where both are meant' });
+}
+
+const asRest = (read: ReturnType<typeof readRest>): Rest | null => (read?.kind === 'rest' ? read.rest : null);
+
+function timesBlock(times: number, items: readonly Item[], restBetween: Rest | null, context: LineContext, line: Line): Block {
+  if (times > most.rounds) context.report({ code: 'limit', span: spanOfLine(line), limit: 'rounds', found: times, most: most.rounds });
+  const rounds = Math.min(Math.floor(times), most.rounds);
+  const block: Block = { kind: 'block', rounds: { low: rounds, high: rounds }, ladder: null, restBetween, items };
+  context.timesBlocks.add(block);
+  return block;
+}
+
+/** `every minute 5 squats` inside a part: work that interrupts the rest. */
+function readInterruption(cursor: Cursor, context: SlotContext, line: Line): Interruption | null {
+  const start = cursor.at;
+  const seconds = cursor.try((c) => {
+    if (!c.word('every')) return null;
+    if (c.phrase('minute|min')) return (c.phrase('on', 'the', 'minute'), 60);
+    const figure = c.peek();
+    return readDuration(c, figure?.kind === 'number' && figure.value >= 15 ? 'seconds' : 'minutes', true);
+  });
+  if (seconds === null || seconds < 5) {
+    cursor.at = start;
+    return null;
+  }
+  cursor.phrase('do|perform|complete');
+  cursor.sign(':', ',', '-');
+  const items: Item[] = [];
+  while (!cursor.done) {
+    items.push(...readPiece(cursor, context).slots);
+    if (!cursor.sign(',', ';', '|') && !cursor.word('and', 'then')) break;
+  }
+  if (items.length === 0) {
+    cursor.at = start;
+    return null;
+  }
+  context.report({ code: 'interruption', span: spanIn(line, cursor, start, cursor.at), text: cursor.text(start, cursor.at) });
+  return { everySeconds: seconds, items };
+}
+
+/** A ladder or count and a colon at the head: commas part movements. */
+function isListed(cursor: Cursor): boolean {
+  for (let at = cursor.at; at < Math.min(cursor.end, cursor.at + 60); at++) {
+    const token = cursor.tokens[at]!;
+    if (token.kind === 'word' && token.text !== 'reps') return false;
+    if (token.text === ':' || (token.text === '-' && cursor.tokens[at + 1]?.kind === 'number' && at > cursor.at)) return true;
+  }
+  return false;
+}
+
+/**
+ * @param line what is left of a line behind its label or header
+ * @param listed commas part movements even where no figure follows them
+ */
+export function readLine(line: Line, context: LineContext, listed = false): ReadLine {
+  const cursor = cursorOf(line);
+  const slotContext: SlotContext = {
+    ...context,
+    listed: listed || isListed(cursor),
+    span: (from, to) => spanIn(line, cursor, from, to),
+  };
+  const items: Item[] = [];
+  const header = emptyHeader();
+  let interruption: Interruption | null = null;
+  let last: { ladder: Slot['count'] | null } = { ladder: null };
+  while (!cursor.done) {
+    const from = cursor.at;
+    if (cursor.sign(',', ';', '/', '.', ':', '-', '!', '*', ')', ']') || cursor.word('then', 'and', 'plus', 'straight')) continue;
+    const rest = cursor.try((c) => {
+      const read = readRest(c);
+      return read?.kind === 'rest' && (c.done || c.peek()!.kind === 'sign' || c.isWord('then')) ? read : null;
+    });
+    if (rest) {
+      pushRest(items, asRest(rest)!, context, line);
+      continue;
+    }
+    if (cursor.try((c) => cap(c, header) || (items.length > 0 && !c.isWord(['synchro', 'sync', 'partner']) && team(c, header)) || null)) continue;
+    const rounds = readRounds(cursor);
+    if (rounds && (rounds.before || items.length > 0)) {
+      const inside = rounds.before ? readLine(restOfLine(line, cursor, cursor.at), context, listed) : null;
+      const block = timesBlock(rounds.rounds.high, inside?.items ?? items.splice(0), null, context, line);
+      context.timesBlocks.delete(block);
+      items.push(block);
+      if (inside)
+        return { items, interruption: inside.interruption ?? interruption, header: { ...header, capSeconds: inside.header.capSeconds ?? header.capSeconds } };
+      continue;
+    }
+    const group = readGroup(cursor, line, context);
+    if (group) {
+      items.push(group);
+      continue;
+    }
+    const meanwhile = readInterruption(cursor, slotContext, line);
+    if (meanwhile) {
+      interruption = meanwhile;
+      continue;
+    }
+    const { slots, times, named } = readPiece(cursor, last.ladder ? { ...slotContext, bare: 'rung' } : slotContext);
+    const laddered =
+      slotContext.listed && last.ladder
+        ? slots.map((slot) => (slot.count.kind === 'max' || slot.count.kind === 'rung' ? { ...slot, count: last.ladder! } : slot))
+        : slots;
+    const ladder = slots[0]?.count;
+    last = { ladder: ladder?.kind === 'ladder' || ladder?.kind === 'growing' ? ladder : last.ladder };
+    if (times !== null && times > 1 && laddered.length > 0) items.push(timesBlock(times, laddered, null, context, line));
+    else items.push(...laddered);
+    if (slots.length === 0 && !named) reportUnread(cursor, from, line, context);
+    if (cursor.at === from) cursor.next();
+  }
+  return { items, interruption, header };
+}
+
+/** `5 x (200 m run, 10 push-ups)`: rounds on one line. */
+function readGroup(cursor: Cursor, line: Line, context: LineContext): Block | null {
+  const start = cursor.at;
+  const times = readOpening(cursor);
+  if (times === null || isComposite(cursor)) {
+    cursor.at = start;
+    return null;
+  }
+  const close = closingOf(cursor);
+  const whole = restOfLine(line, cursor, cursor.at);
+  const inside: Line = { ...whole, text: cursor.text(cursor.at, close) };
+  cursor.at = Math.min(cursor.end, close + 1);
+  const block = timesBlock(times, readLine(inside, context).items, null, context, line);
+  context.timesBlocks.delete(block);
+  return block;
+}
+
+/** A rest behind sets of a times sign stands between them; elsewhere it is a pause. */
+function pushRest(items: Item[], rest: Rest, context: LineContext, line: Line): void {
+  const before = items[items.length - 1];
+  if (rest.open && rest.open !== 'left') context.report({ code: 'open_rest', span: spanOfLine(line), low: rest.low, high: rest.high });
+  if (before?.kind === 'block' && context.timesBlocks.has(before) && before.restBetween === null) {
+    const block = { ...before, restBetween: rest };
+    context.timesBlocks.add(block);
+    items[items.length - 1] = block;
+  } else items.push({ kind: 'pause', seconds: rest });
+}
+
+function reportUnread(cursor: Cursor, from: number, line: Line, context: LineContext): void {
+  const text = cursor.text(from, Math.max(cursor.at, from + 1));
+  if (/[\p{L}\p{N}]/u.test(text))
+    context.report({
+      code: 'unreadable',
+      span: spanIn(line, cursor, from, Math.max(cursor.at, from + 1)),
+      text,
+      expected: 'a count and a movement, such as “10 push-ups”',
+    });
+}

@@ -1,0 +1,102 @@
+/** One paragraph may hold several parts (`Part A:`, `B)`, "then", a second clock), and prose above its header. Here it is cut, before anything is read. */
+import { findMovement } from '../movements/names';
+import { readSectionLabel, readStation, readThen, type SectionLabel } from './labels';
+import { cursorOf, restOfLine, type Line } from './lines';
+import { isSetting } from './read-settings';
+import { hasClock, isBlockHeader, readHeader, type Header } from './read-header';
+
+export interface Piece {
+  readonly label: SectionLabel | null;
+  readonly lines: readonly Line[];
+  /** words above the header that are no work */
+  readonly prose: readonly Line[];
+}
+
+const clocksOfWork = (header: Header): boolean => {
+  const kind = header.clock?.kind;
+  if (kind === 'rest' || kind === 'restUntil') return false;
+  return hasClock(header) && !(kind === 'amrap' && header.clock?.kind === 'amrap' && header.clock.seconds === null);
+};
+
+/** Does a line in the middle of a paragraph begin another part? */
+function beginsPart(line: Line): boolean {
+  const cursor = cursorOf(line);
+  if (readStation(cursor.part(0, cursor.end)) !== null) return false;
+  const header = readHeader(cursor);
+  if (!header || !clocksOfWork(header)) return false;
+  // "every minute 5 squats" inside a part interrupts it; with a length of its own it is another part
+  if (header.clock?.kind === 'every' && cursor.tokens[0]?.text === 'every' && header.clock.count === null && header.clock.totalSeconds === null && !cursor.done)
+    return false;
+  return header.end > 0;
+}
+
+const isHeaderLine = (line: Line): boolean => readHeader(cursorOf(line)) !== null;
+/** Prose: no figure, no movement, no header. */
+function isProse(line: Line): boolean {
+  if (/\d/.test(line.text) || isHeaderLine(line) || readSectionLabel(cursorOf(line)) !== null) return false;
+  const words = line.text.replace(/[:.!]+$/, '');
+  return !/[@|+:]/.test(words) && findMovement(words) === null && !/^(?:max|rest|then|alternat|optional|no partition|buy|cash|odd|even)/i.test(words);
+}
+
+/** Prose above a header or a block goes before it; a paragraph of prose alone stays as it is. */
+function takeProse(lines: readonly Line[]): { prose: Line[]; lines: readonly Line[] } {
+  let at = 0;
+  while (at < lines.length && at < 3 && isProse(lines[at]!)) at++;
+  const next = lines[at];
+  const header = next ? readHeader(cursorOf(next)) : null;
+  return at > 0 && header && (hasClock(header) || isBlockHeader(header)) ? { prose: lines.slice(0, at), lines: lines.slice(at) } : { prose: [], lines };
+}
+
+export function splitParagraph(paragraph: readonly Line[]): Piece[] {
+  const pieces: { label: SectionLabel | null; lines: Line[] }[] = [];
+  let current: { label: SectionLabel | null; lines: Line[] } = { label: null, lines: [] };
+  const base = paragraph[0]?.indent ?? 0;
+  let work = false;
+  let afterThen = false;
+  const start = (label: SectionLabel | null): void => {
+    if (current.lines.length > 0 || current.label) pieces.push(current);
+    current = { label, lines: [] };
+    work = false;
+  };
+  for (const line of paragraph) {
+    const cursor = cursorOf(line);
+    const label = line.indent <= base ? readSectionLabel(cursor) : null;
+    const together = label?.superset && current.label?.superset && label.name[0] === current.label.name[0];
+    if (label && !together) start(label);
+    if (label) {
+      if (!cursor.done) current.lines.push(restOfLine(line, cursor, cursor.at));
+      work ||= !cursor.done;
+      continue;
+    }
+    const level = line.indent <= base;
+    const then = level && readThen(cursor);
+    const behind = then && !cursor.done ? restOfLine(line, cursor, cursor.at) : line;
+    if (then && cursor.done) {
+      afterThen = true;
+      current.lines.push(line);
+      continue;
+    }
+    if (afterThen && beginsPart(behind)) {
+      current.lines.pop();
+      start(null);
+    }
+    afterThen = false;
+    if (level && work && beginsPart(behind)) start(null);
+    current.lines.push(behind);
+    work ||=
+      !isSetting(behind) && !(current.lines.length === 1 + proseBefore(current.lines) && isProse(behind)) && (!isHeaderLine(behind) || !cursorDone(behind));
+  }
+  start(null);
+  return pieces.map(({ label, lines }) => ({ label, ...takeProse(lines) }));
+}
+/** How many of the first lines are prose, the last one left out. */
+function proseBefore(lines: readonly Line[]): number {
+  const other = lines.findIndex((line) => !isProse(line));
+  return other < 0 ? lines.length - 1 : lines.length;
+}
+/** The header is all that stands on the line. */
+function cursorDone(line: Line): boolean {
+  const cursor = cursorOf(line);
+  readHeader(cursor);
+  return cursor.done;
+}
