@@ -1,10 +1,15 @@
-/** Workout → clock plan: what the clock shows and says, and when. The plan is pure; the screen plays it against the real time. */
-import { formatSlot } from '../notation/format-workout';
+/** Workout → clock plan: what the clock shows and says, and when. Made from the schedule; the screen plays it against the real time. */
 import { formatClock } from '../units/duration';
-import { slotsOfItems } from '../workout/walk';
-import type { Item, Part, Workout } from '../workout/workout';
+import { growsByPass, schedule, ticksOf, type Piece, type WorkPiece } from '../workout/schedule';
+import type { Part, Workout } from '../workout/workout';
+import { lineOfMove, linesOfTick, pieceWords, restWords, roundWords } from './words';
 
 export type CueKind = 'countIn' | 'work' | 'rest' | 'interval' | 'cap' | 'open' | 'end';
+/** A round or rung to tick off: what it is called, and what to do in it. */
+export interface CueTick {
+  readonly text: string;
+  readonly lines: readonly string[];
+}
 export interface Cue {
   readonly atSeconds: number;
   readonly kind: CueKind;
@@ -13,8 +18,12 @@ export interface Cue {
   readonly part: number;
   /** seconds until the clock goes on by itself; null when the athlete ends it */
   readonly lengthSeconds: number | null;
-  /** what to do meanwhile */
+  /** what to do meanwhile: all of it where there are no ticks */
   readonly lines: readonly string[];
+  /** the rounds of the piece, in order; empty where there is nothing to tick but the whole */
+  readonly ticks: readonly CueTick[];
+  /** after the last tick comes the first again: an AMRAP */
+  readonly repeats: boolean;
 }
 export interface ClockPlan {
   readonly cues: readonly Cue[];
@@ -22,93 +31,61 @@ export interface ClockPlan {
   readonly totalSeconds: number | null;
 }
 
-const linesOf = (items: readonly Item[]): string[] => slotsOfItems(items).map(formatSlot);
 /** a count-in of ten seconds before the first work */
 export const countInSeconds = 10;
+/** rounds of an AMRAP whose counts grow that are told one by one */
+const grownRounds = 30;
 
-interface Piece {
-  readonly kind: 'work' | 'rest' | 'interval' | 'cap' | 'open';
-  readonly seconds: number | null;
-  readonly text: string;
-  readonly lines: readonly string[];
+/** The ticks of a piece: its rounds; for a list done again and again one tick a pass, more of them where the counts grow. */
+function ticksOfPiece(part: Part, piece: WorkPiece): CueTick[] {
+  const passes = piece.mode === 'again' && growsByPass(part) ? grownRounds : 1;
+  const all = Array.from({ length: passes }, (_, at) => ticksOf(piece.items, piece.pass + at).map((tick) => ({ tick, pass: piece.pass + at }))).flat();
+  const worked = all.filter(({ tick }) => tick.steps.some(({ kind }) => kind === 'move'));
+  if (worked.length <= 1 && piece.mode !== 'again') return [];
+  return all.map(({ tick, pass }) => {
+    const round = roundWords(tick.rounds);
+    return { text: passes > 1 ? `Round ${pass + 1}${round ? ` · ${round}` : ''}` : round, lines: linesOfTick(tick) };
+  });
 }
 
-function piecesOf(part: Part, at: number): Piece[] {
-  const rest = (seconds: number): Piece => ({ kind: 'rest', seconds, text: `Rest ${formatClock(seconds)}`, lines: [] });
-  switch (part.kind) {
-    case 'rest':
-      return [rest(part.untilSeconds !== null ? Math.max(0, part.untilSeconds - at) : (part.seconds ?? 0))];
-    case 'amrap':
-      return Array.from({ length: part.sets }, (_, set): Piece[] => [
-        {
-          kind: 'work',
-          seconds: part.seconds.high,
-          text: part.sets > 1 ? `AMRAP ${set + 1} of ${part.sets}` : `AMRAP ${formatClock(part.seconds.high)}`,
-          lines: linesOf(part.items),
-        },
-        ...(set < part.sets - 1 && part.restBetween ? [rest(part.restBetween.high)] : []),
-      ]).flat();
-    case 'forTime':
-      if (part.sets === 1)
-        return [
-          {
-            kind: part.capSeconds === null ? 'open' : 'cap',
-            seconds: part.capSeconds,
-            text: part.capSeconds === null ? 'For time' : `For time, cap ${formatClock(part.capSeconds)}`,
-            lines: linesOf(part.items),
-          },
-        ];
-      return Array.from({ length: part.sets }, (_, set): Piece[] => [
-        {
-          kind: part.capPerSet && part.capSeconds !== null ? 'cap' : 'open',
-          seconds: part.capPerSet ? part.capSeconds : null,
-          text: `Set ${set + 1} of ${part.sets}`,
-          lines: linesOf(part.items),
-        },
-        ...(set < part.sets - 1 && part.restBetween ? [rest(part.restBetween.high)] : []),
-      ]).flat();
-    case 'every':
-      return Array.from({ length: part.count }, (_, interval): Piece => ({
-        kind: 'interval',
-        seconds: part.intervalSeconds,
-        text: `${interval + 1} of ${part.count}`,
-        lines: linesOf(part.stations[interval % Math.max(1, part.stations.length)] ?? []),
-      }));
-    case 'windows':
-      return Array.from({ length: part.count }, (_, window): Piece => ({
-        kind: 'interval',
-        seconds: part.intervalSeconds,
-        text: `Window ${window + 1} of ${part.count}`,
-        lines: linesOf(part.windows[window % Math.max(1, part.windows.length)] ?? []),
-      }));
-    case 'intervals':
-      return part.segments.flatMap((segment, index): Piece[] => {
-        const lines = linesOf(part.stations[index % Math.max(1, part.stations.length)] ?? []);
-        return [
-          {
-            kind: lines.length === 0 ? 'rest' : 'work',
-            seconds: segment.workSeconds,
-            text: lines.length === 0 ? 'Rest' : `${index + 1} of ${part.segments.length}`,
-            lines,
-          },
-          ...(segment.restSeconds > 0 ? [rest(segment.restSeconds)] : []),
-        ];
-      });
-    case 'maxLoad':
-      return [{ kind: 'work', seconds: part.seconds, text: `Max load in ${formatClock(part.seconds)}`, lines: linesOf(part.items) }];
-    case 'strength':
-      return Array.from({ length: part.sets }, (_, set): Piece[] => [
-        {
-          kind: part.everySeconds === null ? 'open' : 'interval',
-          seconds: part.everySeconds,
-          text: `Set ${set + 1} of ${part.sets}`,
-          lines: linesOf(part.items),
-        },
-        ...(part.everySeconds === null && set < part.sets - 1 ? [rest(part.restBetween?.high ?? 120)] : []),
-      ]).flat();
-    case 'quality':
-      return [{ kind: 'open', seconds: part.seconds, text: 'For quality', lines: linesOf(part.items) }];
+function kindOf(part: Part, piece: WorkPiece): CueKind {
+  if (piece.is === 'interval' && part.kind === 'every') return 'interval';
+  if (piece.is === 'window' || (piece.mode === 'set' && piece.seconds !== null)) return 'interval';
+  if (part.kind === 'quality' || piece.mode === 'set') return 'open';
+  if (piece.seconds !== null) return 'work';
+  return piece.capSeconds === null ? 'open' : 'cap';
+}
+
+function cueOf(part: Part, index: number, piece: Piece, atSeconds: number): Cue {
+  if (piece.kind === 'rest') {
+    const open = piece.rest.open === 'recovered' || piece.rest.open === 'asNeeded' || piece.rest.open === 'ratio';
+    return {
+      atSeconds,
+      kind: 'rest',
+      text: restWords(piece.rest),
+      part: index,
+      lengthSeconds: open ? null : piece.rest.high,
+      lines: [],
+      ticks: [],
+      repeats: false,
+    };
   }
+  const ticks = ticksOfPiece(part, piece);
+  return {
+    atSeconds,
+    kind: kindOf(part, piece),
+    text: pieceWords(part, piece),
+    part: index,
+    lengthSeconds: piece.seconds ?? piece.capSeconds,
+    lines: [...ticksOf(piece.items, piece.pass).flatMap(linesOfTick), ...interruptionLines(part)],
+    ticks,
+    repeats: piece.mode === 'again',
+  };
+}
+function interruptionLines({ interruption }: Part): string[] {
+  if (!interruption) return [];
+  const lines = ticksOf(interruption.items, 0).flatMap(({ steps }) => steps.flatMap((step) => (step.kind === 'move' ? [lineOfMove(step)] : [])));
+  return [`every ${formatClock(interruption.everySeconds)}: ${lines.join(', ')}`];
 }
 
 /**
@@ -120,12 +97,22 @@ export function planClock(workout: Pick<Workout, 'parts'>): ClockPlan {
   let at = 0;
   let fixed = true;
   workout.parts.forEach((part, index) => {
-    for (const piece of piecesOf(part, at)) {
-      cues.push({ atSeconds: at, kind: piece.kind, text: piece.text, part: index, lengthSeconds: piece.seconds, lines: piece.lines });
-      if (piece.seconds === null) fixed = false;
-      at += piece.seconds ?? 0;
+    for (const piece of schedule(part, at)) {
+      const cue = cueOf(part, index, piece, at);
+      cues.push(cue);
+      if (cue.lengthSeconds === null) fixed = false;
+      at += cue.lengthSeconds ?? (piece.kind === 'rest' ? piece.rest.high : 0);
     }
   });
-  cues.push({ atSeconds: at, kind: 'end', text: 'Time', part: Math.max(0, workout.parts.length - 1), lengthSeconds: null, lines: [] });
+  cues.push({
+    atSeconds: at,
+    kind: 'end',
+    text: 'Time',
+    part: Math.max(0, workout.parts.length - 1),
+    lengthSeconds: null,
+    lines: [],
+    ticks: [],
+    repeats: false,
+  });
   return { cues, totalSeconds: fixed ? at : null };
 }

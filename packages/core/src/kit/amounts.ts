@@ -139,7 +139,7 @@ export function readAmounts(cursor: Cursor, room: 'kg' | 'lb'): Amounts {
     if (figure) figures.push(figure);
     else {
       const after = readAfter(cursor);
-      if (after !== null && figures.length > 0) figures[figures.length - 1]!.after ??= after;
+      if (after !== null && figures.length > 0 && !figures[figures.length - 1]!.step) figures[figures.length - 1]!.after ??= after;
       else if (after !== null) figures.push({ value: after, before: null, after: null, to: null, unit: null, step: false, text: `x ${after}`, listed: false });
       else cursor.next();
     }

@@ -1,11 +1,10 @@
-/**
- * The attempts of a max-load part: one each 60–70 s, in 5–10 lb steps up to the predicted best (T6, common practice).
- */
+/** The attempts of a max-load part: one each 60–70 s, in 5–10 lb steps up to the predicted best (T6, common practice). */
+import { attemptSeconds } from '../simulate/max-load';
+
 export interface Attempt {
   readonly atSeconds: number;
   readonly kg: number;
 }
-const attemptSeconds = 65;
 const stepKg = 2.5;
 
 /** @param bestKg predicted best, > 0 @returns up to six attempts, ascending, the last one the best rounded down to 2.5 kg */

@@ -4,7 +4,7 @@ import type { Body } from './body';
 import type { Step } from './program';
 
 /** Seconds an attempt takes with its rest: "one each 60–70 s" (common practice). */
-const attemptSeconds = 65;
+export const attemptSeconds = 65;
 
 /**
  * What fatigue leaves of a max: tired muscles cost up to a quarter, an empty breath a twentieth, and minutes of work before it up to a tenth that a short rest

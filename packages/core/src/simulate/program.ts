@@ -5,8 +5,9 @@
 import type { Capacity } from '../capacity/capacity';
 import { shareAtReps } from '../capacity/strength-laws';
 import { movementOf } from '../movements/catalogue';
-import { itemLists, passesOf, slotsOfPart, countOn } from '../workout/walk';
-import type { Block, Category, Item, Part, PartKind, ScoreKind, Slot, Workout } from '../workout/workout';
+import { amountOf, growsByPass, stepsOfPass, type Step as PassStep } from '../workout/schedule';
+import { itemLists, slotsOfPart } from '../workout/walk';
+import type { Category, Item, Part, PartKind, Rest, ScoreKind, Slot, Workout } from '../workout/workout';
 import type { Place } from '../kit/kit';
 import { changeSeconds, stackChange, stackFor, usualBarGrams, usualPlates, usualStack } from '../kit/plate-changes';
 import { demandOf, maxOf, type Demand } from './demand';
@@ -18,6 +19,8 @@ export interface MoveStep {
   readonly demand: Demand;
   /** in the demand's unit, both sides and all bracket repeats counted; null is "as many as possible in what is left" */
   readonly count: number | null;
+  /** s this step has where it is "as many as possible" in a time of its own; null: what is left */
+  readonly seconds: number | null;
   /** what the whole step is worth in a score of reps: 1 a rep, 1 each 10 m, 1 a calorie, 0 for held seconds */
   readonly worth: number;
   readonly round: number;
@@ -29,7 +32,7 @@ export interface MoveStep {
 }
 export interface PauseStep {
   readonly kind: 'pause';
-  readonly seconds: number;
+  readonly rest: Rest;
 }
 export type Step = MoveStep | PauseStep;
 
@@ -41,6 +44,8 @@ export interface PartProgram {
   steps(list: number, pass: number): readonly Step[];
   readonly lists: number;
   readonly grows: boolean;
+  /** work that interrupts the part again and again */
+  readonly interruption: { readonly everySeconds: number; readonly steps: readonly Step[] } | null;
 }
 export interface Program {
   readonly capacity: Capacity;
@@ -98,82 +103,95 @@ export function atTempo(demand: Demand, tempo: string): Demand {
   return { ...demand, cycleSeconds, repsToFailure: demand.repsToFailure * Math.min(1, Math.sqrt(demand.cycleSeconds / cycleSeconds)) };
 }
 
+interface Resolved {
+  readonly demandOf: (slot: Slot) => { index: number; demand: Demand };
+  readonly brackets: ReadonlyMap<number, number>;
+  readonly place: Place | null;
+  readonly category: Category;
+}
+
+const linkedTo = (slot: Slot, previous: Slot | null): boolean =>
+  previous !== null && ((slot.link !== null && slot.link === previous.link) || (slot.bracket !== null && slot.bracket.id === previous.bracket?.id));
+
+/** Steps of the schedule with what they ask of this athlete. */
+function resolveSteps(steps: readonly PassStep[], outerRound: number, { demandOf, brackets, place, category }: Resolved): Step[] {
+  let previous: Slot | null = null;
+  return steps.map((step): Step => {
+    if (step.kind === 'pause') {
+      previous = null;
+      return { kind: 'pause', rest: step.rest };
+    }
+    const { slot } = step;
+    const { index, demand } = demandOf(slot);
+    const count = amountOf(step, category);
+    const worth = count === null ? 0 : slot.bracket ? count / Math.max(1, brackets.get(slot.bracket.id) ?? 1) : worthOf(demand, count);
+    const linked = linkedTo(slot, previous);
+    previous = slot;
+    return {
+      kind: 'move',
+      slot: index,
+      demand,
+      count,
+      seconds: slot.count.kind === 'max' ? (slot.count.seconds ?? null) : null,
+      worth,
+      round: (step.rounds[step.rounds.length - 1]?.number ?? outerRound + 1) - 1,
+      unbroken: slot.hold === 'unbroken',
+      linked,
+      wayOutSeconds: placeCost(demand.movement, place).wayOutSeconds,
+    };
+  });
+}
+
+function compilePart(part: Part, capacity: Capacity, place: Place | null, assumed: Set<string>): PartProgram {
+  const { category } = capacity.athlete;
+  const slots = slotsOfPart(part);
+  const indexOf = new Map(slots.map((slot, index) => [slot, index]));
+  const vestKg = part.vest ? part.vest[category] : 0;
+  const demands = slots.map((slot) => {
+    const { demand, assumedLoad } = demandOfSlot(slot, capacity, place, vestKg);
+    if (assumedLoad && part.kind !== 'strength' && part.kind !== 'maxLoad') assumed.add(assumedLoad);
+    if (demand.guessed) assumed.add(demand.guessed);
+    return demand;
+  });
+  const lists = itemLists(part);
+  const brackets = new Map<number, number>();
+  for (const items of lists) bracketSizes(items, brackets);
+  const resolved: Resolved = {
+    demandOf: (slot) => {
+      const index = indexOf.get(slot)!;
+      return { index, demand: demands[index]! };
+    },
+    brackets,
+    place,
+    category,
+  };
+  const grows = growsByPass(part);
+  const cached = new Map<number, readonly Step[]>();
+  return {
+    part,
+    kind: part.kind,
+    score: part.score,
+    lists: lists.length,
+    grows,
+    interruption: part.interruption && {
+      everySeconds: part.interruption.everySeconds,
+      steps: resolveSteps(stepsOfPass(part.interruption.items, 0), 0, resolved),
+    },
+    steps: (list, pass) => {
+      const key = grows ? list + 1000 * pass : list;
+      const known = cached.get(key);
+      if (known) return known;
+      const steps = resolveSteps(stepsOfPass(lists[list] ?? [], pass), pass, resolved);
+      cached.set(key, steps);
+      return steps;
+    },
+  };
+}
+
 /** @param place what the place adds (way to the street, turns of a lap); null for the workout as written, wherever it is done */
 export function compile(workout: Pick<Workout, 'parts'>, capacity: Capacity, place: Place | null = null): Program {
   const assumed = new Set<string>();
-  const { category } = capacity.athlete;
-  const parts = workout.parts.map((part): PartProgram => {
-    const slots = slotsOfPart(part);
-    const slotNumber = new Map(slots.map((slot, index) => [slot, index]));
-    const vestKg = part.vest ? part.vest[category] : 0;
-    const demands = slots.map((slot) => {
-      const { demand, assumedLoad } = demandOfSlot(slot, capacity, place, vestKg);
-      if (assumedLoad && part.kind !== 'strength' && part.kind !== 'maxLoad') assumed.add(assumedLoad);
-      if (demand.guessed) assumed.add(demand.guessed);
-      return demand;
-    });
-    const lists = itemLists(part);
-    const brackets = new Map<number, number>();
-    for (const items of lists) bracketSizes(items, brackets);
-    const grows = slots.some((slot) => slot.count.kind === 'growing');
-    const flatten = (items: readonly Item[], pass: number, ladder: readonly number[] | null, round: number, into: Step[]): Step[] => {
-      let previous: Slot | null = null;
-      for (const item of items) {
-        if (item.kind === 'pause') into.push({ kind: 'pause', seconds: item.seconds.high });
-        else if (item.kind === 'block') flattenBlock(item, pass, into);
-        else {
-          const slot = slotNumber.get(item)!;
-          const demand = demands[slot]!;
-          const written = countOn(item.count, pass, ladder, category);
-          const sides = item.perSide ? 2 : 1;
-          if (written !== 0) {
-            const count = written === null ? null : written * sides * (item.bracket?.times ?? 1);
-            const worth = count === null ? 0 : item.bracket ? count / Math.max(1, brackets.get(item.bracket.id) ?? 1) : worthOf(demand, count);
-            const linked =
-              previous !== null && ((item.link !== null && item.link === previous.link) || (item.bracket !== null && item.bracket.id === previous.bracket?.id));
-            into.push({
-              kind: 'move',
-              slot,
-              demand,
-              count,
-              worth,
-              round,
-              unbroken: item.hold === 'unbroken',
-              linked,
-              wayOutSeconds: placeCost(demand.movement, place).wayOutSeconds,
-            });
-          }
-          previous = item;
-        }
-        if (item.kind !== 'slot') previous = null;
-      }
-      return into;
-    };
-    const flattenBlock = (block: Block, outerPass: number, into: Step[]): void => {
-      const passes = passesOf(block);
-      const single = passes === 1;
-      for (let pass = 0; pass < passes; pass++) {
-        flatten(block.items, single ? outerPass : pass, block.ladder, pass, into);
-        if (block.restBetween && pass < passes - 1) into.push({ kind: 'pause', seconds: block.restBetween.high });
-      }
-    };
-    const cached = new Map<number, readonly Step[]>();
-    return {
-      part,
-      kind: part.kind,
-      score: part.score,
-      lists: lists.length,
-      grows,
-      steps: (list, pass) => {
-        const key = grows ? list + 1000 * pass : list;
-        const known = cached.get(key);
-        if (known) return known;
-        const steps = flatten(lists[list] ?? [], pass, null, pass, []);
-        cached.set(key, steps);
-        return steps;
-      },
-    };
-  });
+  const parts = workout.parts.map((part) => compilePart(part, capacity, place, assumed));
   return { capacity, parts, assumed: [...assumed], plateSeconds: plateClock(capacity.athlete.category, place) };
 }
 

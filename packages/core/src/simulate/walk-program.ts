@@ -21,7 +21,7 @@ const firstGuess = (program: PartProgram): number => {
       (sum, step) =>
         sum +
         (step.kind === 'pause'
-          ? step.seconds
+          ? step.rest.high
           : (step.count ?? 0) * (step.demand.secondsPerUnit ? step.demand.secondsPerUnit(12) : step.demand.cycleSeconds) * 1.3 + 4),
       0,
     );

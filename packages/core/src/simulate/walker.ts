@@ -1,7 +1,9 @@
 /** The walk itself, step by step and set by set: sets, breaks, transitions, and what the clock cuts off. Which steps come when is the part's (`walk-part.ts`). */
 import { Body, usualForm, type Constants, type Form } from './body';
 import type { Demand } from './demand';
-import type { MoveStep, Program, Step } from './program';
+import { restSeconds } from '../workout/schedule';
+import type { Rest } from '../workout/workout';
+import type { MoveStep, PartProgram, Program, Step } from './program';
 
 export interface TraceBlock {
   readonly part: number;
@@ -46,6 +48,9 @@ export class Walker {
   private awaySeconds = 0;
   private barKg: number | null = null;
   private idleSeconds = 0;
+  /** where the last planned rest ended, for a rest as long as the work */
+  private workedFrom = 0;
+  private interruption: { readonly everySeconds: number; readonly steps: readonly Step[]; next: number; busy: boolean } | null = null;
 
   constructor(
     readonly program: Program,
@@ -58,6 +63,30 @@ export class Walker {
   rest(seconds: number): void {
     this.wait(seconds);
     this.idleSeconds += Math.max(0, seconds);
+    this.workedFrom = this.now;
+  }
+
+  /** A rest as it is written, cut at `limit`. */
+  restAsWritten(rest: Rest, limit = Infinity): void {
+    this.rest(Math.min(restSeconds(rest, this.now - this.workedFrom), Math.max(0, limit - this.now)));
+  }
+
+  /** Work that comes in between from now on, at every so many seconds; null: none. */
+  interruptBy(interruption: PartProgram['interruption']): void {
+    this.interruption = interruption && { ...interruption, next: this.now + interruption.everySeconds, busy: false };
+  }
+
+  /** s at which the work in hand is put down for what comes in between. */
+  private interruptedAt(): number {
+    return this.interruption && !this.interruption.busy ? this.interruption.next : Infinity;
+  }
+  private interrupt(part: number, limit: number, finish: number): void {
+    const between = this.interruption;
+    if (!between || between.busy || this.now < between.next - 1e-9 || this.now >= limit - 1e-9) return;
+    between.busy = true;
+    for (const step of between.steps) if (step.kind === 'move' && this.now < limit) this.move(part, step, limit, finish);
+    between.busy = false;
+    between.next = Math.max(between.next + between.everySeconds, this.now);
   }
 
   /** A break within the work, or the way to the next movement. */
@@ -81,7 +110,8 @@ export class Walker {
   }
 
   /** One step, stopped at `limit` (absolute seconds). @returns the share of the step done, and the count */
-  move(part: number, step: MoveStep, limit: number, finish: number): { share: number; count: number } {
+  move(part: number, step: MoveStep, until: number, finish: number): { share: number; count: number } {
+    const limit = step.seconds === null ? until : Math.min(until, this.now + step.seconds);
     const demand = this.options.demands ? this.options.demands(part, step.slot, step.demand) : step.demand;
     const start = this.now;
     const most = step.count ?? Infinity;
@@ -105,8 +135,9 @@ export class Walker {
         breakSeconds += pause;
         if (this.now >= limit - 1e-9) break;
       }
-      const size = this.inARow(demand, planned, limit, finish);
+      const size = this.inARow(demand, planned, Math.min(limit, this.interruptedAt()), finish);
       done += size;
+      this.interrupt(part, limit, finish);
       if (tracing) sets.push(size);
     }
     if (tracing && (done > 0 || this.now > start))
@@ -155,7 +186,7 @@ export class Walker {
     let stopped: MoveStep | null = null;
     for (const step of steps) {
       if (step.kind === 'pause') {
-        this.rest(Math.min(step.seconds, Math.max(0, limit - this.now)));
+        this.restAsWritten(step.rest, limit);
         continue;
       }
       const value = step.worth > 0 ? step.worth : step.count === null ? 0 : 1;

@@ -1,5 +1,5 @@
 /** Ways through a workout's tree: every slot in reading order, a changed copy, and the counts a slot has over its rungs. */
-import type { Block, Category, Count, Item, Part, Slot, Workout } from './workout';
+import type { Block, Item, Part, Slot, Workout } from './workout';
 
 /** The item lists of a part, one a station or window; one list for the other kinds, none for a rest. */
 export function itemLists(part: Part): readonly (readonly Item[])[] {
@@ -72,26 +72,6 @@ export function passesOf(block: Pick<Block, 'rounds' | 'ladder' | 'items'>): num
   if (block.ladder) return block.ladder.length;
   const own = block.items.flatMap((item) => (item.kind === 'slot' && item.count.kind === 'ladder' ? [item.count.rungs.length] : []));
   return own.length > 0 ? Math.max(...own) * block.rounds.high : block.rounds.high;
-}
-
-/**
- * The count of a slot on one pass of its block, in the slot's own unit and as written (a side where it is per side).
- * @returns null for `max` and `matchTime`, which have no figure; 0 past the end of an own ladder
- */
-export function countOn(count: Count, pass: number, ladder: readonly number[] | null, category: Category): number | null {
-  switch (count.kind) {
-    case 'fixed':
-      return count[category];
-    case 'rung':
-      return ladder?.[pass] ?? ladder?.[ladder.length - 1] ?? 0;
-    case 'ladder':
-      return count.rungs[pass] ?? 0;
-    case 'growing':
-      return count.start + count.step * pass;
-    case 'max':
-    case 'matchTime':
-      return null;
-  }
 }
 
 /** Movements of one pass over a list, rounds unrolled: how long the walk is. */
