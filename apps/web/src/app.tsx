@@ -1,11 +1,12 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense, type ReactNode } from 'react';
-import { BrowserRouter, Navigate, Outlet, Route, Routes } from 'react-router';
+import { BrowserRouter, Navigate, Outlet, Route, Routes, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import { ApiError } from './api/client';
 import { useMe } from './api/queries';
 import { Frame } from './shell/frame';
 import { LoginScreen } from './shell/login-screen';
+import { Boundary } from './ui/boundary';
 import { Failed, Loading } from './ui/states';
 
 const DeskScreen = lazy(async () => ({ default: (await import('./desk/desk-screen')).DeskScreen }));
@@ -38,6 +39,15 @@ function SignedIn() {
   return me.signedIn ? <Outlet /> : <Navigate to="/login" replace />;
 }
 const Waiting = ({ children }: { children: ReactNode }) => <Suspense fallback={<Loading />}>{children}</Suspense>;
+/** A screen that fails leaves the frame standing; another address clears it. */
+function Screen({ children }: { children: ReactNode }) {
+  const { pathname } = useLocation();
+  return (
+    <Boundary what="This screen" resetKeys={[pathname]}>
+      <Waiting>{children}</Waiting>
+    </Boundary>
+  );
+}
 
 export function App() {
   return (
@@ -45,22 +55,113 @@ export function App() {
       <BrowserRouter>
         <Waiting>
           <Routes>
-            <Route path="/login" element={<LoginScreen />} />
-            <Route path="/a/:token" element={<AthleteScreen />} />
-            <Route path="/a/:token/clock" element={<ClockScreen />} />
+            <Route
+              path="/login"
+              element={
+                <Screen>
+                  <LoginScreen />
+                </Screen>
+              }
+            />
+            <Route
+              path="/a/:token"
+              element={
+                <Screen>
+                  <AthleteScreen />
+                </Screen>
+              }
+            />
+            <Route
+              path="/a/:token/clock"
+              element={
+                <Screen>
+                  <ClockScreen />
+                </Screen>
+              }
+            />
             <Route element={<SignedIn />}>
               <Route element={<Frame />}>
-                <Route index element={<DeskScreen />} />
-                <Route path="/workouts" element={<WorkoutsScreen />} />
-                <Route path="/people" element={<PeopleScreen />} />
-                <Route path="/people/:id" element={<PersonScreen />} />
-                <Route path="/rules" element={<RulesScreen />} />
-                <Route path="/workouts/:id" element={<WorkoutFrame />}>
+                <Route
+                  index
+                  element={
+                    <Screen>
+                      <DeskScreen />
+                    </Screen>
+                  }
+                />
+                <Route
+                  path="/workouts"
+                  element={
+                    <Screen>
+                      <WorkoutsScreen />
+                    </Screen>
+                  }
+                />
+                <Route
+                  path="/people"
+                  element={
+                    <Screen>
+                      <PeopleScreen />
+                    </Screen>
+                  }
+                />
+                <Route
+                  path="/people/:id"
+                  element={
+                    <Screen>
+                      <PersonScreen />
+                    </Screen>
+                  }
+                />
+                <Route
+                  path="/rules"
+                  element={
+                    <Screen>
+                      <RulesScreen />
+                    </Screen>
+                  }
+                />
+                <Route
+                  path="/workouts/:id"
+                  element={
+                    <Screen>
+                      <WorkoutFrame />
+                    </Screen>
+                  }
+                >
                   <Route index element={<Navigate to="write" replace />} />
-                  <Route path="write" element={<WriteScreen />} />
-                  <Route path="adapt" element={<AdaptScreen />} />
-                  <Route path="send" element={<SendScreen />} />
-                  <Route path="board" element={<BoardScreen />} />
+                  <Route
+                    path="write"
+                    element={
+                      <Screen>
+                        <WriteScreen />
+                      </Screen>
+                    }
+                  />
+                  <Route
+                    path="adapt"
+                    element={
+                      <Screen>
+                        <AdaptScreen />
+                      </Screen>
+                    }
+                  />
+                  <Route
+                    path="send"
+                    element={
+                      <Screen>
+                        <SendScreen />
+                      </Screen>
+                    }
+                  />
+                  <Route
+                    path="board"
+                    element={
+                      <Screen>
+                        <BoardScreen />
+                      </Screen>
+                    }
+                  />
                 </Route>
               </Route>
             </Route>

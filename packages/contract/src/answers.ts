@@ -1,6 +1,7 @@
 /** What the server answers over HTTP: it checks its answers against these, and the web takes its types from them. */
 import { z } from 'zod';
 import { boardRowSchema } from './file-schemas';
+import { scoreKindSchema } from './workout-schema';
 
 export const meSchema = z.object({
   signedIn: z.boolean(),
@@ -63,10 +64,20 @@ export const sendJobSchema = z.object({
 });
 export type SendJob = z.infer<typeof sendJobSchema>;
 
+export const scoreFieldSchema = z.object({
+  part: z.number(),
+  label: z.string(),
+  kind: scoreKindSchema,
+  placeholder: z.string(),
+});
+
 export const boardSchema = z.object({
-  board: z.array(boardRowSchema.extend({ scoreId: z.number(), athleteId: z.number(), note: z.string(), versionText: z.string() })),
-  missing: z.array(z.object({ athleteId: z.number(), name: z.string(), sent: z.boolean() })),
-  scoreKind: z.string(),
+  board: z.array(
+    boardRowSchema.extend({ scoreId: z.number(), athleteId: z.number(), note: z.string(), versionText: z.string(), category: z.enum(['men', 'women']) }),
+  ),
+  missing: z.array(z.object({ athleteId: z.number(), name: z.string(), sent: z.boolean(), category: z.enum(['men', 'women']), versionText: z.string() })),
+  /** of the workout as written: one a scored part */
+  fields: z.array(scoreFieldSchema),
   /** the house rule for boards */
   school: z.string(),
 });
@@ -82,6 +93,21 @@ const briefLine = z.object({
   original: z.string().nullable(),
   fallback: z.string().nullable(),
 });
+/** a row of a part as it stands on the page: something over deeper rows, a line of work (by its number), or a rest */
+const briefRow = z.object({ kind: z.enum(['head', 'line', 'rest']), depth: z.number(), text: z.string(), slot: z.number().optional() });
+const expectation = z.object({ unit: z.string(), low: z.number(), median: z.number(), high: z.number() });
+const briefPart = z.object({
+  name: z.string().nullable().default(null),
+  header: z.string(),
+  sentence: z.string().nullable().default(null),
+  rows: z.array(briefRow).default([]),
+  /** boxes to tick */
+  grid: z.array(z.object({ label: z.string(), boxes: z.array(z.string()) })).default([]),
+  notes: z.array(z.string()).default([]),
+  window: z.string().nullable().default(null),
+  predicted: expectation.nullable().default(null),
+  lines: z.array(briefLine),
+});
 const clockCue = z.object({
   atSeconds: z.number(),
   kind: z.string(),
@@ -89,6 +115,12 @@ const clockCue = z.object({
   part: z.number(),
   lengthSeconds: z.number().nullable(),
   lines: z.array(z.string()).readonly(),
+  ticks: z
+    .array(z.object({ text: z.string(), lines: z.array(z.string()).readonly() }))
+    .readonly()
+    .default([]),
+  repeats: z.boolean().default(false),
+  ticksARound: z.number().default(1),
 });
 export type ClockCue = z.infer<typeof clockCue>;
 
@@ -96,8 +128,10 @@ export const briefSchema = z.object({
   title: z.string(),
   athlete: z.string(),
   place: z.string(),
-  parts: z.array(z.object({ header: z.string(), lines: z.array(briefLine) })),
-  predicted: z.object({ unit: z.string(), low: z.number(), median: z.number(), high: z.number() }),
+  category: z.enum(['men', 'women']).default('men'),
+  units: z.enum(['kg', 'lb']).default('kg'),
+  parts: z.array(briefPart),
+  predicted: expectation,
   window: z.string().nullable(),
   warmUp: z.array(z.string()),
   coolDown: z.array(z.string()),
@@ -106,7 +140,8 @@ export const briefSchema = z.object({
   cautions: z.array(z.string()),
   warnings: z.array(z.string()),
   clock: z.object({ cues: z.array(clockCue).readonly(), totalSeconds: z.number().nullable() }),
-  scoreKind: z.string(),
+  /** one a scored part, in order */
+  fields: z.array(scoreFieldSchema).default([]),
 });
 export type Brief = z.infer<typeof briefSchema>;
 

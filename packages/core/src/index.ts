@@ -1,7 +1,8 @@
 /** The public door of the core: what the faces (web, server, command line) may use. Reads as the contents page. */
 
 // text → workout
-export { parseWorkout, type ParsedWorkout } from './notation/parse-workout';
+export { parseWorkout, type ParsedWorkout, type ReadOptions } from './notation/parse-workout';
+export { most as readingLimits } from './notation/limits';
 export { formatWorkout, formatPart, formatSlot, formatLoad, formatWindow, wordsOf } from './notation/format-workout';
 export type { Diagnostic, Level as DiagnosticLevel } from './notation/problems';
 export type * from './workout/workout';
@@ -19,6 +20,7 @@ export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/n
 export { fileWithResults, readAthlete, readPlace, readMass, readLength, type AthleteProblem } from './athlete/read-athlete';
 export { avoidNames, levels, type Athlete, type AvoidName, type Level } from './athlete/athlete';
 export { readKit, type KitProblem } from './kit/read-kit';
+export { describeItems } from './kit/describe-items';
 export { barePlace, type KitItem, type Place } from './kit/kit';
 export { describeLoad, feasibleLoads, barLoads, type FeasibleLoad } from './kit/loads';
 export { barPlan } from './kit/bar-plan';
@@ -67,7 +69,7 @@ export { planPacing, pacingSentence, type Pacing } from './pacing/pacing';
 export { splitOf, splitsFor } from './pacing/splits';
 export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, type Preparation } from './prepare/prepare';
-export { planClock, countInSeconds, type ClockPlan, type Cue } from './clock/plan-clock';
+export { planClock, countInSeconds, type ClockPlan, type Cue, type CueTick } from './clock/plan-clock';
 export { shareEquipment, type Sharing, type Use } from './clock/share-equipment';
 export { meanSetFromClock, repsPerRound, setsFigure, usualScoreRules, type ScoreRules } from './scoring/score-value';
 export { comparabilityOf, elasticityNear, elasticityOf, fitnessFor, parOf } from './scoring/score-of-fitness';
@@ -76,7 +78,24 @@ export { boardShift, carryOver, equivalentOf, lessonOf, readDone, swapsOf, type 
 export { compareScores, placeResults, type BoardRow, type Placed, type Result } from './scoring/board';
 export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions } from './scoring/learn-conversions';
 export { capacityOf, learnFitness, pastResultsSentence, posteriorFitness, type PastResult } from './scoring/learn-fitness';
-export { expectedScore, fitsKind, formatScore, readScore, type Score } from './scoring/score-text';
+export { expectedScore, fitsKind, formatScore, readScore, readScoreAs, type Score } from './scoring/score-text';
+export {
+  checkScore,
+  checkScores,
+  doubtOf,
+  joinScores,
+  leadingScore,
+  scoreFields,
+  scoresProblem,
+  splitScores,
+  worthOfPass,
+  type CheckedScore,
+  type CheckedScores,
+  type ScoreField,
+} from './scoring/check-score';
+export { addSteps, amountOf, schedule, stepsOfPass, ticksOf, workOf, type Piece, type Step, type Tick } from './workout/schedule';
+export { pageOf, pageText, type PagePart, type PageRow, type TickRow } from './clock/page';
+export { blockWords, headOf, lineOfMove, linesOfTick, pieceWords, plainSentence, restWords, roundWords, slotOfMove } from './clock/words';
 
 // units
 export { formatClock, readDuration } from './units/duration';

@@ -124,7 +124,7 @@ export function defineModels(sequelize: Sequelize): void {
       id: id(),
       workoutId: number(),
       athleteId: number(),
-      score: string(120),
+      score: string(400),
       note: string(1000),
       versionText: text(),
       originalText: text(),

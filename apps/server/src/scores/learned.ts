@@ -1,21 +1,14 @@
 /** What the coach's logged results say about the conversions. A result is read by root-finding once and kept by its row; rows never change, only new ones come. */
-import { learnConversions, lessonOf, parseWorkout, readScore, type Athlete, type FitnessResult, type LearnedConversions } from '@gambito/core';
+import { learnConversions, lessonOf, leadingScore, parseWorkout, type Athlete, type FitnessResult, type LearnedConversions } from '@gambito/core';
 import type { ScoreRow } from '../platform/models';
 
 /** results read anew in one request, so that a first board of a long history does not wait for all of them */
 const mostRead = 80;
 
 function read(row: ScoreRow, athlete: Athlete): FitnessResult | null {
-  const score = readScore(row.score);
-  return (
-    score &&
-    lessonOf(
-      parseWorkout(row.originalText).workout,
-      { athlete, version: parseWorkout(row.versionText).workout, score },
-      String(row.athleteId),
-      String(row.workoutId),
-    )
-  );
+  const version = parseWorkout(row.versionText).workout;
+  const score = leadingScore(row.score, version);
+  return score && lessonOf(parseWorkout(row.originalText).workout, { athlete, version, score }, String(row.athleteId), String(row.workoutId));
 }
 
 export interface ResultReader {

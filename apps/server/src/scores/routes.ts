@@ -1,18 +1,18 @@
 import { boardSchema, rounded } from '@gambito/contract';
-import { expectedScore, fitsKind, parseWorkout, placeResults, readScore, scoredParts, type Result, type ScoreKind } from '@gambito/core';
+import { leadingScore, parseWorkout, placeResults, scoreFields, type Result } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { athleteOf, knownAthlete, listAthletes } from '../athletes/store';
 import { requireCoach } from '../auth/session';
 import type { Services } from '../platform/app';
 import { todayIn } from '../platform/days';
-import { Problem } from '../platform/errors';
 import { SendRow } from '../platform/models';
 import { typed } from '../platform/typed';
 import { rulesOf } from '../rules/routes';
 import { makeBrief } from '../sends/brief';
 import { findWorkout, locksOf } from '../workouts/store';
 import { resultReader } from './learned';
+import { scoreLength, takenScore } from './taken-score';
 import { saveScore, scoresOf, scoresOfCoach, deleteScore, restoreScore } from './store';
 
 const idParams = z.object({ id: z.coerce.number().int().positive() });
@@ -32,12 +32,13 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
       const original = parseWorkout(row.text).workout;
       const results = scores.flatMap((score): (Result & { scoreId: number; athleteId: number; note: string; versionText: string })[] => {
         const stored = athletes.find((each) => each.id === score.athleteId);
-        const read = readScore(score.score);
+        const version = parseWorkout(score.versionText).workout;
+        const read = leadingScore(score.score, version);
         if (!stored || !read) return [];
         return [
           {
             athlete: { ...athleteOf(stored, today, row.id), name: stored.name },
-            version: parseWorkout(score.versionText).workout,
+            version,
             versionName: score.versionText === row.text ? 'original' : 'own version',
             score: read,
             scoreText: score.score,
@@ -59,11 +60,21 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
         athleteId: result.athleteId,
         note: result.note,
         versionText: result.versionText,
+        category: result.athlete.category,
       }));
       const missing = athletes
         .filter((each) => !scores.some((score) => score.athleteId === each.id))
-        .map((each) => ({ athleteId: each.id, name: each.name, sent: sends.some((sent) => sent.athleteId === each.id && sent.revokedAt === null) }));
-      return { board, missing, scoreKind: original.parts[scoredParts(original)[0] ?? 0]?.score ?? 'done', school: rulesOf(coach).board };
+        .map((each) => {
+          const sent = sends.find((send) => send.athleteId === each.id && send.revokedAt === null);
+          return {
+            athleteId: each.id,
+            name: each.name,
+            sent: sent !== undefined,
+            category: each.file['category'] === 'women' ? ('women' as const) : ('men' as const),
+            versionText: sent?.versionText ?? row.text,
+          };
+        });
+      return { board, missing, fields: scoreFields(original), school: rulesOf(coach).board };
     },
   );
   app.post(
@@ -72,7 +83,7 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
       schema: {
         summary: 'Log or correct a score',
         params: idParams,
-        body: z.object({ athleteId: z.number().int().positive(), score: z.string().trim().min(1).max(120), note: z.string().max(1000).default('') }),
+        body: z.object({ athleteId: z.number().int().positive(), score: z.string().trim().min(1).max(scoreLength), note: z.string().max(1000).default('') }),
       },
     },
     async (request) => {
@@ -83,15 +94,15 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
       const locks = (await locksOf(row.id)).find((each) => each.athleteId === stored.id)?.locks ?? [];
       const versionText =
         sent?.versionText ?? makeBrief(row.text, athleteOf(stored, todayIn(coach.timeZone, now()), row.id), rulesOf(coach), locks).versionText;
-      const version = parseWorkout(versionText).workout;
-      const kind = (version.parts[scoredParts(version)[0] ?? 0]?.score ?? 'done') as ScoreKind;
-      const score = readScore(request.body.score);
-      if (!score || !fitsKind(score, kind)) throw new Problem('bad_score', `“${request.body.score}”: expected ${expectedScore(kind)}.`);
+      const score = takenScore(request.body.score, versionText, {
+        category: athleteOf(stored, todayIn(coach.timeZone, now()), row.id).category,
+        units: coach.units === 'lb' ? 'lb' : 'kg',
+      });
       const saved = await saveScore(
         {
           workoutId: row.id,
           athleteId: stored.id,
-          score: request.body.score,
+          score,
           note: request.body.note,
           versionText,
           originalText: row.text,

@@ -1,14 +1,13 @@
 /** What an athlete's link opens. No sign-in: the link is the key, to one version and its score. */
 import { athletePageSchema } from '@gambito/contract';
-import { expectedScore, fitsKind, readScore, type ScoreKind } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Services } from '../platform/app';
-import { Problem } from '../platform/errors';
 import type { ScoreRow } from '../platform/models';
 import { WorkoutRow } from '../platform/models';
 import { typed } from '../platform/typed';
 import { latestScore, saveScore } from '../scores/store';
+import { scoreLength, takenScore } from '../scores/taken-score';
 import { briefOfRow, openLink } from './store';
 import { calendarFile } from './calendar';
 
@@ -60,20 +59,19 @@ export function athletePageRoutes(plain: FastifyInstance, { now }: Services): vo
       schema: {
         summary: 'Log a score from the athlete’s page',
         params: tokenParams,
-        body: z.object({ score: z.string().trim().min(1).max(120), note: z.string().max(1000).default('') }),
+        body: z.object({ score: z.string().trim().min(1).max(scoreLength), note: z.string().max(1000).default('') }),
         response: { 200: z.object({ score: z.string(), note: z.string() }) },
       },
     },
     async (request) => {
       const row = await openLink(request.params.token);
-      const kind = briefOfRow(row).scoreKind as ScoreKind;
-      const score = readScore(request.body.score);
-      if (!score || !fitsKind(score, kind)) throw new Problem('bad_score', `“${request.body.score}”: expected ${expectedScore(kind)}.`);
+      const { category, units } = briefOfRow(row);
+      const score = takenScore(request.body.score, row.versionText, { category, units });
       const saved: ScoreRow = await saveScore(
         {
           workoutId: row.workoutId,
           athleteId: row.athleteId,
-          score: request.body.score,
+          score,
           note: request.body.note,
           versionText: row.versionText,
           originalText: row.originalText,

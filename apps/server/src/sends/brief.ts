@@ -13,8 +13,10 @@ import {
   parseWorkout,
   planClock,
   barPlan,
+  pageOf,
   planPacing,
   prepare,
+  scoreFields,
   slotsOfPart,
   trimNumber,
   wordsOf,
@@ -23,6 +25,9 @@ import {
   type HouseRules,
   type Lock,
   type Slot,
+  type FeasibleLoad,
+  type VersionSlot,
+  type Window,
   type Workout,
 } from '@gambito/core';
 import { rounded, type Brief } from '@gambito/contract';
@@ -57,46 +62,31 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
   const preparation = prepare(adapted.workout, athlete, rules);
   const pacing = planPacing(adapted.workout, capacityOf(athlete), place, rules.breaks);
   const clock = planClock(adapted.workout);
-  const scored = adapted.predicted.perPart[0]?.part ?? 0;
   const parts = adapted.workout.parts.map((part, index) => {
-    const written = original.parts[adapted.version.parts[index]?.from[0] ?? index];
-    const originals = written ? slotsOfPart(written) : [];
-    const header = clock.cues.find((cue) => cue.part === index);
+    const told = adapted.version.parts[index];
+    const written = original.parts[told?.from[0] ?? index];
+    const page = pageOf(part);
+    const predicted = adapted.predicted.perPart.find((row) => row.part === index && row.set === null) ?? null;
     return {
-      header: headerOf(part.kind, header?.text ?? '', adapted.version.parts[index]),
-      lines: slotsOfPart(part).map((slot, at) => {
-        const told = adapted.version.parts[index]?.slots[at];
-        const load = told?.load
-          ? loads.find(
-              (each) => each.implement === told.load!.implement && each.count === told.load!.count && Math.abs(each.grams / 1000 - told.load!.kg) < 0.001,
-            )
-          : undefined;
-        const fallback = told?.fallback;
-        return {
-          text: formatSlot({ ...slot, load: null }),
-          load: loadText(slot, athlete),
-          plates: load?.platesPerSideGrams?.length
-            ? `${load.platesPerSideGrams.map((grams) => formatMass(grams / 1000, athlete.units)).join(' + ')} a side`
-            : null,
-          mark: told?.swapped ? told.mark : null,
-          reason: told?.swapped ? told.reason : null,
-          original: told?.swapped && originals[at] ? formatSlot({ ...originals[at], alternatives: [] }) : null,
-          fallback: fallback ? `${fallback.when}: ${fallback.reps.join('-')} ${wordsOf(fallback.movement)}` : null,
-        };
-      }),
+      ...page,
+      rows: page.rows.map((row) => ({ ...row })),
+      grid: page.grid.map(({ label, boxes }) => ({ label, boxes: [...boxes] })),
+      notes: [...page.notes],
+      window: part.window ? windowText(part.window) : null,
+      predicted: predicted && { unit: predicted.unit, low: predicted.low, median: predicted.median, high: predicted.high },
+      lines: slotsOfPart(part).map((slot, at) => lineOf(slot, told?.slots[at], written ? slotsOfPart(written)[at] : undefined, loads, athlete)),
     };
   });
   const window = adapted.intent.window;
-  const bound = (value: number): string => (window!.unit === 'seconds' ? formatClock(value) : trimNumber(value, 1));
   return {
     title: original.title ?? 'Workout',
     athlete: athlete.name,
     place: place.name,
+    category: athlete.category,
+    units: athlete.units,
     parts,
     predicted: { unit: adapted.predicted.unit, low: adapted.predicted.low, median: adapted.predicted.median, high: adapted.predicted.high },
-    window: window
-      ? `${window.low === null ? 'under ' : bound(window.low)}${window.low !== null && window.high !== null ? '–' : ''}${window.high === null ? '+' : bound(window.high)}${window.unit === 'seconds' ? '' : ` ${window.unit}`}${window.per === 'set' ? ' a set' : ''}`
-      : null,
+    window: window ? windowText(window) : null,
     warmUp: [...preparation.warmUp],
     coolDown: [...preparation.coolDown],
     pacing: [
@@ -112,18 +102,38 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     cautions: [...preparation.cautions],
     warnings: adapted.warnings.map((each) => each.message),
     clock: { cues: clock.cues, totalSeconds: clock.totalSeconds },
-    scoreKind: adapted.workout.parts[scored]?.score ?? 'done',
+    fields: scoreFields(adapted.workout),
   };
 }
 
-function headerOf(kind: string, text: string, part: Adapted['version']['parts'][number] | undefined): string {
-  if (!part) return text;
-  if (kind === 'every') return `Every ${formatClock(part.setSeconds ?? 60)}, ${part.sets ?? 1} times`;
-  if (kind === 'forTime' && (part.rounds ?? 1) > 1 && part.sets === 1) return `${text} — ${part.rounds} rounds or rungs`;
-  if (kind === 'forTime' && (part.sets ?? 1) > 1) return `${part.sets} sets for time`;
-  if (kind === 'intervals') return `Intervals, ${formatClock(part.seconds ?? 0)} in all`;
-  if (kind === 'windows') return `${part.sets} windows of ${formatClock(part.setSeconds ?? 0)}`;
-  if (kind === 'strength') return `Strength, ${part.sets} sets`;
-  if (kind === 'amrap' && (part.sets ?? 1) > 1) return `AMRAP ${formatClock(part.setSeconds ?? 0)}, ${part.sets} times`;
-  return text;
+/** `8–11 rounds`, `3:00–4:30 a set`, `under 8:00`. */
+function windowText(window: Window): string {
+  const bound = (value: number): string => (window.unit === 'seconds' ? formatClock(value) : trimNumber(value, 1));
+  const unit = window.unit === 'seconds' ? '' : ` ${window.unit}`;
+  const per = window.per === 'set' || window.per === 'round' ? ` a ${window.per}` : '';
+  if (window.low === null) return `under ${bound(window.high ?? 0)}${unit}${per}`;
+  return `${bound(window.low)}${window.high === null ? '+' : `–${bound(window.high)}`}${unit}${per}`;
+}
+
+/** One movement of the version: the line, its load and plates, and what it stands for. */
+function lineOf(
+  slot: Slot,
+  told: VersionSlot | undefined,
+  original: Slot | undefined,
+  loads: readonly FeasibleLoad[],
+  athlete: Athlete,
+): Brief['parts'][number]['lines'][number] {
+  const load =
+    told?.load &&
+    loads.find((each) => each.implement === told.load!.implement && each.count === told.load!.count && Math.abs(each.grams / 1000 - told.load!.kg) < 0.001);
+  const fallback = told?.fallback;
+  return {
+    text: formatSlot({ ...slot, load: null }),
+    load: loadText(slot, athlete),
+    plates: load?.platesPerSideGrams?.length ? `${load.platesPerSideGrams.map((grams) => formatMass(grams / 1000, athlete.units)).join(' + ')} a side` : null,
+    mark: told?.swapped ? told.mark : null,
+    reason: told?.swapped ? told.reason : null,
+    original: told?.swapped && original ? formatSlot({ ...original, alternatives: [] }) : null,
+    fallback: fallback ? `${fallback.when}: ${fallback.reps.join('-')} ${wordsOf(fallback.movement)}` : null,
+  };
 }

@@ -135,7 +135,7 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
             </div>
             <div>
               {reference ? (
-                <StripLane lane={laneOf(original, reference.run, () => false)} total={total} height={24} title="The workout as written" />
+                <StripLane lane={laneOf(reference.workout, reference.run, () => false)} total={total} height={24} title="The workout as written" />
               ) : (
                 <div className="h-6" />
               )}

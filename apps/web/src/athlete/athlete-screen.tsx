@@ -1,21 +1,15 @@
 /** The athlete's page, for a phone: today's version in the athlete's own units, the original beside it, the clock, the score. */
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { expectedScore, fitsKind, readScore, type Mark, type ScoreKind } from '@gambito/core';
 import { Play, Printer } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
-import { toast } from 'sonner';
-import { api, ApiError, messageOf } from '../api/client';
+import { ApiError } from '../api/client';
 import { useAthletePage } from '../api/queries';
 import type { AthletePage } from '../api/types';
-import { placeholderOf } from '../board/board-screen';
 import { ThemeButton } from '../shell/frame';
-import { Button } from '../ui/button';
-import { inputLook } from '../ui/field';
-import { MarkSign } from '../ui/mark';
 import { showScore } from '../ui/scores';
 import { Failed, Loading } from '../ui/states';
-import { scoreDraftKey } from './clock-state';
+import { BriefPartView } from './brief-part';
+import { ScoreForm } from './score-form';
 
 export function AthleteScreen() {
   const token = useParams()['token']!;
@@ -70,26 +64,7 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
       </p>
       <section aria-label="Your version" className="mt-3">
         {brief.parts.map((part, index) => (
-          <div key={index} className="mb-3">
-            <h2 className="text-xl">{part.header}</h2>
-            <ul className="divide-y divide-line border-y border-line">
-              {part.lines.map((line, at) => (
-                <li key={at} className="py-2">
-                  <p className="flex flex-wrap items-baseline gap-x-2 text-lg">
-                    <b>{line.text}</b>
-                    {line.load && <span>@ {line.load}</span>}
-                  </p>
-                  {line.plates && <p className="text-sm">Plates: {line.plates}</p>}
-                  {line.original && (
-                    <p className="text-sm text-soft">
-                      instead of {line.original} {line.mark && <MarkSign mark={line.mark as Mark} />}
-                    </p>
-                  )}
-                  {line.fallback && <p className="text-sm text-soft">Plan B, {line.fallback}</p>}
-                </li>
-              ))}
-            </ul>
-          </div>
+          <BriefPartView key={index} part={part} several={brief.parts.filter(({ predicted }) => predicted !== null).length > 1} />
         ))}
       </section>
       <div className="no-print sticky bottom-2 z-10 my-3">
@@ -144,67 +119,5 @@ function Fold({ title, open = false, children }: { title: string; open?: boolean
       <summary className="cursor-pointer font-serif text-lg font-semibold">{title}</summary>
       <div className="mt-1">{children}</div>
     </details>
-  );
-}
-
-function ScoreForm({ token, page }: { token: string; page: AthletePage }) {
-  const kind = page.brief.scoreKind as ScoreKind;
-  const draft = scoreDraftKey(token);
-  const [score, setScore] = useState(() => localStorage.getItem(draft) ?? page.score?.score ?? '');
-  const [note, setNote] = useState(page.score?.note ?? '');
-  const [problem, setProblem] = useState<string | null>(null);
-  const client = useQueryClient();
-  useEffect(() => {
-    if (score !== (page.score?.score ?? '')) localStorage.setItem(draft, score);
-  }, [draft, score, page.score]);
-  const save = useMutation({
-    mutationFn: () => api(`/a/${token}/score`, { body: { score, note } }),
-    onSuccess: async () => {
-      localStorage.removeItem(draft);
-      await client.invalidateQueries({ queryKey: ['a', token] });
-      toast('Logged. Your coach sees it.');
-    },
-    onError: (error) => setProblem(messageOf(error)),
-  });
-  const submit = (event: React.FormEvent): void => {
-    event.preventDefault();
-    const read = readScore(score);
-    if (!read || !fitsKind(read, kind)) setProblem(`“${score}”: expected ${expectedScore(kind)}.`);
-    else {
-      setProblem(null);
-      save.mutate();
-    }
-  };
-  return (
-    <form onSubmit={submit} className="no-print my-3 border-l-4 border-amber pl-3" aria-label="Your score">
-      <h2 className="text-lg">Your score</h2>
-      {page.score && <p className="text-sm text-good">Logged: {page.score.score}</p>}
-      <div className="mt-1 flex flex-wrap gap-2">
-        <input
-          aria-label="Score"
-          aria-invalid={problem !== null}
-          className={`${inputLook} min-w-0 flex-1 text-lg`}
-          placeholder={placeholderOf(kind)}
-          value={score}
-          onChange={(event) => setScore(event.target.value)}
-        />
-        <Button look="main" type="submit" disabled={save.isPending || score.trim() === ''}>
-          {page.score ? 'Correct' : 'Log'}
-        </Button>
-      </div>
-      <input
-        aria-label="Note for your coach"
-        className={`${inputLook} mt-2 w-full`}
-        placeholder="A word for your coach"
-        value={note}
-        maxLength={1000}
-        onChange={(event) => setNote(event.target.value)}
-      />
-      {problem && (
-        <p role="alert" className="mt-1 text-sm text-bad">
-          {problem}
-        </p>
-      )}
-    </form>
   );
 }

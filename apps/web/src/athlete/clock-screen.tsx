@@ -1,12 +1,13 @@
 /** The clock: readable from two metres, one big tap to count, everything else small. */
-import { countInSeconds, formatClock } from '@gambito/core';
+import { countInSeconds, formatClock, type ScoreField } from '@gambito/core';
 import { ArrowLeft, Undo2, Volume2, VolumeX } from 'lucide-react';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useAthletePage } from '../api/queries';
 import type { AthletePage } from '../api/types';
 import { Button } from '../ui/button';
 import { Failed, Loading } from '../ui/states';
-import { freshClock, scoreDraftKey, scoreOfClock, secondsOf, viewOf } from './clock-state';
+import { freshClock, isOpen, isWork, scoreDraftKey, scoreOfClock, secondsOf, tapped, ticksNeeded, untapped, viewOf, type ClockView } from './clock-state';
 import { useClock } from './use-clock';
 
 export function ClockScreen() {
@@ -18,139 +19,197 @@ export function ClockScreen() {
 
 const toneOf: Readonly<Record<string, string>> = { rest: 'bg-wash text-ink', end: 'bg-sheet text-ink' };
 
-function Clock({ token, page }: { token: string; page: AthletePage }) {
-  const { cues } = page.brief.clock;
+/** Everything the clock shows and can do, computed from its state and the time of day. */
+function useClockView(token: string, page: AthletePage) {
+  const { cues, totalSeconds } = page.brief.clock;
   const { state, change, now, muted, mute, unlockSound, running } = useClock(token, page.sentAt, cues);
   const navigate = useNavigate();
   const seconds = secondsOf(state, now);
   const started = state.startedAt !== null;
-  const countingIn = started && seconds < 0;
   const view = viewOf(cues, state, now);
-  const over = started && (view.over || state.finishedAt !== null);
-  const counts = view.cue.kind === 'work' || view.cue.kind === 'interval';
-  const endable = view.cue.kind === 'open' || view.cue.kind === 'cap';
-  const part = page.brief.parts[view.cue.part];
-  const tapsHere = state.taps.filter((tap) => tap.part === view.cue.part).length;
+  const score = scoreOfClock(cues, state, page.brief.fields as readonly ScoreField[]);
+  return {
+    view,
+    seconds,
+    started,
+    running,
+    muted,
+    mute,
+    score,
+    totalSeconds,
+    paused: state.pausedAt !== null,
+    countingIn: started && seconds < 0,
+    over: started && (view.over || state.finishedAt !== null),
+    finishedAt: state.finishedAt,
+    canUndo: state.taps.length > 0,
+    start: () => {
+      unlockSound();
+      change(() => ({ ...freshClock, startedAt: Date.now() + countInSeconds * 1000 }));
+    },
+    pause: () =>
+      change((before) =>
+        before.pausedAt === null
+          ? { ...before, pausedAt: Date.now() }
+          : { ...before, pausedAt: null, pausedMs: before.pausedMs + Date.now() - before.pausedAt },
+      ),
+    tap: () => {
+      unlockSound();
+      change((before) => tapped(cues, before, Date.now()));
+    },
+    takeBack: () => change(untapped),
+    again: () => change(() => freshClock),
+    carry: () => {
+      if (score) localStorage.setItem(scoreDraftKey(token), score);
+      void navigate(`/a/${token}`);
+    },
+  };
+}
+type ClockModel = ReturnType<typeof useClockView>;
 
-  const start = (): void => {
-    unlockSound();
-    change(() => ({ ...freshClock, startedAt: Date.now() + countInSeconds * 1000 }));
-  };
-  const pause = (): void =>
-    change((before) =>
-      before.pausedAt === null ? { ...before, pausedAt: Date.now() } : { ...before, pausedAt: null, pausedMs: before.pausedMs + Date.now() - before.pausedAt },
-    );
-  const tap = (): void => {
-    unlockSound();
-    change((before) => ({ ...before, taps: [...before.taps, { at: secondsOf(before, Date.now()), part: view.cue.part }] }));
-  };
-  const endPiece = (): void => change((before) => ({ ...before, ended: { ...before.ended, [view.index]: secondsOf(before, Date.now()) } }));
-  const takeBack = (): void =>
-    change((before) => {
-      const last = before.taps[before.taps.length - 1];
-      const ends = Object.entries(before.ended).sort((a, b) => b[1] - a[1]);
-      const newest = ends[0];
-      if (newest && (!last || newest[1] > last.at)) return { ...before, ended: Object.fromEntries(ends.slice(1)) };
-      return { ...before, taps: before.taps.slice(0, -1) };
-    });
-  const again = (): void => change(() => freshClock);
-  const carry = (): void => {
-    const score = scoreOfClock(cues, state, page.brief.scoreKind);
-    if (score) localStorage.setItem(scoreDraftKey(token), score);
-    void navigate(`/a/${token}`);
-  };
-
-  const big = countingIn
-    ? String(Math.ceil(-seconds))
-    : !started
-      ? formatClock(page.brief.clock.totalSeconds ?? view.cue.lengthSeconds ?? 0)
-      : over
-        ? formatClock(state.finishedAt ?? seconds)
-        : view.left === null || view.cue.kind === 'cap'
-          ? formatClock(view.into)
-          : formatClock(Math.ceil(view.left));
+function Clock({ token, page }: { token: string; page: AthletePage }) {
+  const clock = useClockView(token, page);
+  const tone = clock.countingIn ? 'bg-amber-wash text-amber-ink' : (toneOf[clock.view.cue.kind] ?? 'bg-paper text-ink');
   return (
-    <main className={`flex min-h-dvh flex-col p-4 ${countingIn ? 'bg-amber-wash text-amber-ink' : (toneOf[view.cue.kind] ?? 'bg-paper text-ink')}`}>
+    <main className={`flex min-h-dvh flex-col p-4 ${tone}`}>
       <div className="flex items-center gap-2">
         <Link to={`/a/${token}`} className="rounded p-2" aria-label="Back to the workout">
           <ArrowLeft size={20} />
         </Link>
         <h1 className="text-lg">{page.brief.title}</h1>
-        <button type="button" className="ml-auto rounded p-2" aria-label={muted ? 'Sound on' : 'Sound off'} aria-pressed={muted} onClick={() => mute(!muted)}>
-          {muted ? <VolumeX size={20} /> : <Volume2 size={20} />}
+        <button
+          type="button"
+          className="ml-auto rounded p-2"
+          aria-label={clock.muted ? 'Sound on' : 'Sound off'}
+          aria-pressed={clock.muted}
+          onClick={() => clock.mute(!clock.muted)}
+        >
+          {clock.muted ? <VolumeX size={20} /> : <Volume2 size={20} />}
         </button>
       </div>
-      <div className="flex flex-1 flex-col items-center justify-center gap-2 text-center">
-        <p className="text-2xl">
-          {countingIn
-            ? 'Get ready'
-            : !started
-              ? page.brief.clock.totalSeconds === null
-                ? 'Open end'
-                : 'In all'
-              : state.pausedAt !== null
-                ? 'Paused'
-                : view.cue.text}
-        </p>
-        <p role="timer" aria-live="off" className="font-serif text-[27vw] font-semibold leading-none sm:text-[180px]">
-          {big}
-        </p>
-        {started && !over && !countingIn && <p className="text-soft">on the clock {formatClock(Math.max(0, seconds))}</p>}
-        {!over && (
-          <ul className="mt-2 text-2xl leading-snug">
-            {(view.cue.lines.length > 0
-              ? view.cue.lines
-              : view.cue.kind === 'rest' && view.next
-                ? [`next: ${view.next.text}`, ...view.next.lines]
-                : (part?.lines.map((line) => line.text) ?? [])
-            ).map((line, index) => (
-              <li key={index}>{line}</li>
-            ))}
-          </ul>
-        )}
-        {counts && started && <p className="mt-2 text-3xl font-semibold">{tapsHere} rounds</p>}
-      </div>
-      <div className="flex flex-col gap-2">
-        {!started && (
-          <button type="button" onClick={start} className="rounded-xl bg-ink py-6 text-3xl font-semibold text-paper">
-            Start
-          </button>
-        )}
-        {started && !over && !countingIn && counts && (
-          <button type="button" onClick={tap} disabled={!running} className="rounded-xl bg-ink py-8 text-3xl font-semibold text-paper disabled:opacity-50">
-            Round done
-          </button>
-        )}
-        {started && !over && !countingIn && endable && (
-          <button type="button" onClick={endPiece} disabled={!running} className="rounded-xl bg-ink py-8 text-3xl font-semibold text-paper disabled:opacity-50">
-            Done
-          </button>
-        )}
-        {over && (
-          <button type="button" onClick={carry} className="rounded-xl bg-amber py-6 text-2xl font-semibold text-[#1f2733]">
-            {scoreOfClock(cues, state, page.brief.scoreKind) ? `Log ${scoreOfClock(cues, state, page.brief.scoreKind)}` : 'To the score'}
-          </button>
-        )}
-        {started && (
-          <div className="grid grid-cols-3 gap-2">
-            <Button className="min-h-12 justify-center" onClick={pause} disabled={over}>
-              {state.pausedAt === null ? 'Pause' : 'Go on'}
-            </Button>
-            <Button className="min-h-12 justify-center" onClick={takeBack} disabled={state.taps.length === 0 && Object.keys(state.ended).length === 0}>
-              <Undo2 size={16} /> Undo tap
-            </Button>
-            {over ? (
-              <Button className="min-h-12 justify-center" onClick={again}>
-                Again
-              </Button>
-            ) : (
-              <Button className="min-h-12 justify-center" onClick={carry}>
-                Finish
-              </Button>
-            )}
-          </div>
-        )}
-      </div>
+      <Face clock={clock} />
+      <Buttons clock={clock} />
     </main>
+  );
+}
+
+function titleOf({ countingIn, started, paused, totalSeconds, view }: ClockModel): string {
+  if (countingIn) return 'Get ready';
+  if (!started) return totalSeconds === null ? 'Open end' : 'In all';
+  return paused ? 'Paused' : view.cue.text;
+}
+function figureOf({ countingIn, started, over, finishedAt, totalSeconds, seconds, view }: ClockModel): string {
+  if (countingIn) return String(Math.ceil(-seconds));
+  if (!started) return formatClock(totalSeconds ?? view.cue.lengthSeconds ?? 0);
+  if (over) return formatClock(finishedAt ?? seconds);
+  return view.left === null || view.cue.kind === 'cap' ? formatClock(view.into) : formatClock(Math.ceil(view.left));
+}
+
+function Face({ clock }: { clock: ClockModel }) {
+  const { view, started, over, countingIn, seconds } = clock;
+  return (
+    <div className="flex flex-1 flex-col items-center justify-center gap-2 text-center">
+      <p className="text-2xl">{titleOf(clock)}</p>
+      <p role="timer" aria-live="off" className="font-serif text-[27vw] font-semibold leading-none sm:text-[180px]">
+        {figureOf(clock)}
+      </p>
+      {started && !over && !countingIn && <p className="text-soft">on the clock {formatClock(Math.max(0, seconds))}</p>}
+      {!over && <Now view={view} />}
+      {started && view.cue.repeats && <p className="mt-2 text-3xl font-semibold">{view.rounds === 1 ? '1 round' : `${view.rounds} rounds`}</p>}
+    </div>
+  );
+}
+
+const List = ({ lines, className }: { lines: readonly string[]; className: string }) => (
+  <ul className={className}>
+    {lines.map((line, index) => (
+      <li key={index}>{line}</li>
+    ))}
+  </ul>
+);
+
+/** What to do now, and small below it what comes after. */
+function Now({ view }: { view: ClockView }) {
+  const { cue, now, upcoming, next, done } = view;
+  const resting = cue.kind === 'rest' || done;
+  const after =
+    !resting && upcoming
+      ? { text: upcoming.text || 'again', lines: upcoming.lines }
+      : next && next.kind !== 'end'
+        ? { text: next.text, lines: next.ticks[0]?.lines ?? next.lines }
+        : null;
+  return (
+    <div className="mt-2" aria-live="polite">
+      {!resting && now.text && <p className="text-3xl font-semibold">{now.text}</p>}
+      {done && cue.kind !== 'rest' && <p className="text-2xl text-soft">Done. Rest what is left.</p>}
+      {!resting && <List lines={now.lines} className="text-2xl leading-snug" />}
+      {after && !cue.repeats && (
+        <div className={resting ? 'mt-2 text-2xl' : 'mt-3 text-base text-soft'}>
+          <p>next: {after.text}</p>
+          <List lines={after.lines} className="leading-snug" />
+        </div>
+      )}
+      {after && cue.repeats && upcoming && upcoming.lines.join() !== now.lines.join() && (
+        <List lines={['next:', ...upcoming.lines]} className="mt-3 text-base text-soft" />
+      )}
+    </div>
+  );
+}
+
+function tapWord({ view }: ClockModel): string | null {
+  const { cue, taps, done } = view;
+  if (cue.kind === 'end' || done) return null;
+  if (cue.kind === 'rest') return isOpen(cue) ? 'Go' : null;
+  if (!isWork(cue)) return null;
+  const needed = ticksNeeded(cue);
+  if (needed === null) return cue.ticks.length > 1 ? 'Next' : 'Round done';
+  return taps + 1 >= needed ? 'Done' : 'Round done';
+}
+
+function Buttons({ clock }: { clock: ClockModel }) {
+  const [asking, setAsking] = useState(false);
+  const { started, over, countingIn, running, score } = clock;
+  const word = started && !over && !countingIn ? tapWord(clock) : null;
+  return (
+    <div className="flex flex-col gap-2">
+      {!started && (
+        <button type="button" onClick={clock.start} className="rounded-xl bg-ink py-6 text-3xl font-semibold text-paper">
+          Start
+        </button>
+      )}
+      {word && (
+        <button type="button" onClick={clock.tap} disabled={!running} className="rounded-xl bg-ink py-8 text-3xl font-semibold text-paper disabled:opacity-50">
+          {word}
+        </button>
+      )}
+      {over && (
+        <button type="button" onClick={clock.carry} className="rounded-xl bg-amber py-6 text-2xl font-semibold text-[#1f2733]">
+          {score ? `Log ${score}` : 'To the score'}
+        </button>
+      )}
+      {asking && !over && (
+        <div role="alertdialog" aria-label="Finish" className="flex flex-wrap items-center gap-2 rounded-lg border border-line bg-sheet p-3">
+          <p className="flex-1">Finish before the clock has run out?{score ? ` ${score} goes to the score.` : ''}</p>
+          <Button look="main" className="min-h-12" onClick={clock.carry} autoFocus>
+            Finish
+          </Button>
+          <Button className="min-h-12" onClick={() => setAsking(false)}>
+            Go on
+          </Button>
+        </div>
+      )}
+      {started && (
+        <div className="grid grid-cols-3 gap-2">
+          <Button className="min-h-12 justify-center" onClick={clock.pause} disabled={over}>
+            {clock.paused ? 'Go on' : 'Pause'}
+          </Button>
+          <Button className="min-h-12 justify-center" onClick={clock.takeBack} disabled={!clock.canUndo}>
+            <Undo2 size={16} /> Undo tap
+          </Button>
+          <Button className="min-h-12 justify-center" onClick={over ? clock.again : () => setAsking(true)}>
+            {over ? 'Again' : 'Finish'}
+          </Button>
+        </div>
+      )}
+    </div>
   );
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { parseWorkout, planClock } from '@gambito/core';
-import { beepsBetween, freshClock, scoreOfClock, secondsOf, startsOf, viewOf, type ClockState } from './clock-state';
+import { parseWorkout, planClock, scoreFields } from '@gambito/core';
+import { beepsBetween, freshClock, scoreOfClock, secondsOf, startsOf, tapped, untapped, viewOf, type ClockState } from './clock-state';
 
 const cuesOf = (text: string) => planClock(parseWorkout(text).workout).cues;
 const started = (change: Partial<ClockState> = {}): ClockState => ({ ...freshClock, startedAt: 1_000_000, ...change });
@@ -29,23 +29,40 @@ describe('the clock as a value', () => {
     expect(beepsBetween(cues, started(), 56, 60)).toEqual(['short', 'short', 'short', 'long']);
     expect(beepsBetween(cues, started(), 60, 60.1)).toEqual([]);
   });
-  test('tells the score it can', () => {
-    expect(
-      scoreOfClock(
-        cuesOf('AMRAP 10:00\n5 burpee\n5 push-up'),
-        started({
-          taps: [
-            { at: 50, part: 0 },
-            { at: 99, part: 0 },
-          ],
-        }),
-        'rounds',
-      ),
-    ).toBe('2+0');
-    expect(scoreOfClock(cuesOf('for time, cap 10:00\n50 burpee'), started({ ended: { 0: 312 } }), 'time')).toBe('5:12');
+  /** A clock of a text that was tapped at these seconds. */
+  const tappedAt = (text: string, ...seconds: number[]) => {
+    const cues = cuesOf(text);
+    const state = seconds.reduce((before, at) => tapped(cues, before, 1_000_000 + at * 1000), started());
+    return { cues, state, score: scoreOfClock(cues, state, scoreFields(parseWorkout(text).workout)) };
+  };
+  test.each([
+    ['AMRAP 10:00\n5 burpee\n5 push-up', [50, 99], '2+0'],
+    ['for time, cap 10:00\n50 burpee', [312], '5:12'],
     // the athlete adds the reps left
-    expect(scoreOfClock(cuesOf('for time, cap 10:00\n50 burpee'), started(), 'time')).toBe('CAP+');
-    expect(scoreOfClock(cuesOf('3 rounds\n  5 burpee'), started(), 'time')).toBeNull();
+    ['for time, cap 10:00\n50 burpee', [], 'CAP+'],
+    ['3 rounds\n  5 burpee', [], null],
+    // one tap a rung; the last ends it
+    ['for time, cap 9:00\n21-15-9\n  thruster @ 40 kg', [100, 180, 250], '4:10'],
+    // each set's time is its own, without the rests
+    ['3 sets, rest 1:00 between\n  2 rounds\n    5 burpee\nscore: each set', [50, 100, 210, 275, 400, 460], '1:40 1:55 2:05'],
+    // a windows clock keeps the time of each window
+    ['every 3:00 x 2\nwindow 1:\n  20 burpee\nwindow 2:\n  300 m row', [95, 260], '1:35 1:20'],
+    // every part its own
+    ['AMRAP 2:00\n5 burpee\n\nrest 1:00\n\nfor time, cap 5:00\n20 push-up', [30, 60, 240], '2+0 | 1:00'],
+    ['max load in 7:00\n1 clean', [], null],
+  ])('%j, tapped at %j, tells %j', (text, seconds, score) => expect(tappedAt(text, ...seconds).score).toBe(score));
+  test('a second tap within half a second is the same one, and a tap can be taken back with the end it brought', () => {
+    const { state } = tappedAt('for time, cap 9:00\n3 rounds\n  5 burpee', 60, 60.3, 120);
+    expect(state.taps.map(({ at }) => at)).toEqual([60, 120]);
+    const { cues, state: done } = tappedAt('for time, cap 9:00\n50 burpee', 60);
+    expect(viewOf(cues, done, 1_061_000).over).toBe(true);
+    expect(viewOf(cues, untapped(done), 1_061_000).over).toBe(false);
+  });
+  test('shows the rung that is due and the one after it', () => {
+    const { cues, state } = tappedAt('for time, cap 9:00\n21-15-9\n  thruster @ 40 kg\n  pull-up', 100);
+    const view = viewOf(cues, state, 1_101_000);
+    expect(view.now).toEqual({ text: '15 (2 of 3)', lines: ['15 thruster @ 40 kg', '15 pull-up'] });
+    expect(view.upcoming?.lines[0]).toBe('9 thruster @ 40 kg');
   });
   test('a piece with a cap ends early when the athlete is done, or with its cap', () => {
     const cues = cuesOf('for time, cap 10:00\n50 burpee\n\nrest 2:00\n\nAMRAP 5:00\n10 push-up');
@@ -58,12 +75,6 @@ describe('the clock as a value', () => {
     const starts = startsOf(cues, { 0: 200, 2: 100 });
     for (let at = 1; at < starts.length; at++) expect(starts[at]!).toBeGreaterThanOrEqual(starts[at - 1]!);
   });
-  test('each set’s time is its own, without the rests', () => {
-    const cues = cuesOf('3 sets, rest 1:00 between\n  2 rounds\n    5 burpee\nscore: each set');
-    expect(scoreOfClock(cues, started({ ended: { 0: 100, 2: 275, 4: 460 } }), 'eachSet')).toBe('1:40 1:55 2:05');
-    expect(scoreOfClock(cues, started(), 'eachSet')).toBeNull();
-  });
-  test('a score the clock cannot know is left to the athlete', () => expect(scoreOfClock(cuesOf('max load in 7:00\n1 clean'), started(), 'load')).toBeNull());
   test('a phone that slept through a piece shows where it is now', () => {
     const cues = cuesOf('EMOM 10:00\n5 burpee');
     expect(viewOf(cues, started(), 1_000_000 + 437_000)).toMatchObject({ index: 7, into: 17, left: 43 });

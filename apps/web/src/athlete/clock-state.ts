@@ -3,8 +3,12 @@
  * so it survives a reload and a locked phone, and every change can be undone.
  */
 import type { ClockCue } from '../api/types';
-import { formatClock } from '@gambito/core';
+import { formatClock, joinScores, type ScoreField } from '@gambito/core';
 
+export interface Tap {
+  readonly at: number;
+  readonly cue: number;
+}
 export interface ClockState {
   /** ms since the epoch; null before the start. The count-in runs before it */
   readonly startedAt: number | null;
@@ -12,12 +16,14 @@ export interface ClockState {
   readonly pausedMs: number;
   /** seconds on the clock at which each open piece was ended by the athlete, by cue index */
   readonly ended: Readonly<Record<number, number>>;
-  readonly taps: readonly { readonly at: number; readonly part: number }[];
+  readonly taps: readonly Tap[];
   readonly finishedAt: number | null;
 }
 export const freshClock: ClockState = { startedAt: null, pausedAt: null, pausedMs: 0, ended: {}, taps: [], finishedAt: null };
 export const clockKey = (token: string, version: string): string => `gambito.clock.${token}.${version}`;
 export const scoreDraftKey = (token: string): string => `gambito.score.${token}`;
+/** A second tap within this time is the same tap. */
+export const doubleTapSeconds = 0.5;
 
 /** Seconds since the start, count-in negative. */
 export function secondsOf(state: ClockState, now: number): number {
@@ -34,6 +40,16 @@ export interface ClockView {
   readonly left: number | null;
   readonly next: ClockCue | null;
   readonly over: boolean;
+  /** ticks of this piece done so far */
+  readonly taps: number;
+  /** rounds done; a round may have several ticks */
+  readonly rounds: number;
+  /** the work of the piece is done, though its time may still run */
+  readonly done: boolean;
+  /** what to do now: the tick that is due, or all of it */
+  readonly now: { readonly text: string; readonly lines: readonly string[] };
+  /** what comes after it in this piece */
+  readonly upcoming: { readonly text: string; readonly lines: readonly string[] } | null;
 }
 
 /** When each cue begins, open pieces and early finishes counted in. Infinity: not yet known. */
@@ -49,6 +65,18 @@ export function startsOf(cues: readonly ClockCue[], ended: ClockState['ended']):
   return starts;
 }
 
+/** Ticks a piece has before its work is done; 1 where there is nothing to tick but the whole, null for work that repeats. */
+export const ticksNeeded = (cue: ClockCue): number | null => (cue.repeats ? null : Math.max(1, cue.ticks.length));
+/** The athlete ends it: work without a fixed time, and open rests. */
+export const isOpen = (cue: ClockCue): boolean => cue.kind === 'open' || cue.kind === 'cap' || (cue.kind === 'rest' && cue.lengthSeconds === null);
+export const isWork = (cue: ClockCue): boolean => cue.kind !== 'rest' && cue.kind !== 'end';
+const tapsIn = (state: ClockState, cue: number): readonly Tap[] => state.taps.filter((tap) => tap.cue === cue);
+
+function tickAt(cue: ClockCue, at: number): ClockView['now'] | null {
+  if (cue.ticks.length === 0) return null;
+  return cue.ticks[cue.repeats ? at % cue.ticks.length : at] ?? null;
+}
+
 export function viewOf(cues: readonly ClockCue[], state: ClockState, now: number): ClockView {
   const seconds = Math.max(0, secondsOf(state, now));
   const starts = startsOf(cues, state.ended);
@@ -56,6 +84,8 @@ export function viewOf(cues: readonly ClockCue[], state: ClockState, now: number
   for (let each = 0; each < cues.length; each++) if (starts[each]! <= seconds) index = each;
   const cue = cues[index]!;
   const into = seconds - starts[index]!;
+  const taps = tapsIn(state, index).length;
+  const needed = ticksNeeded(cue);
   return {
     index,
     cue,
@@ -63,7 +93,32 @@ export function viewOf(cues: readonly ClockCue[], state: ClockState, now: number
     left: cue.lengthSeconds === null ? null : Math.max(0, cue.lengthSeconds - into),
     next: cues[index + 1] ?? null,
     over: cue.kind === 'end',
+    taps,
+    rounds: cue.repeats ? Math.floor(taps / cue.ticksARound) : taps,
+    done: needed !== null && taps >= needed,
+    now: tickAt(cue, taps) ?? { text: '', lines: cue.lines },
+    upcoming: tickAt(cue, taps + 1),
   };
+}
+
+/** A tap on the big button. The last tick of an open piece ends it; a second tap within half a second is the same one. */
+export function tapped(cues: readonly ClockCue[], state: ClockState, now: number): ClockState {
+  const seconds = secondsOf(state, now);
+  const last = state.taps[state.taps.length - 1];
+  if (last && seconds - last.at < doubleTapSeconds) return state;
+  const { index, cue, taps, done } = viewOf(cues, state, now);
+  if (done || cue.kind === 'end') return state;
+  const next = { ...state, taps: [...state.taps, { at: seconds, cue: index }] };
+  const needed = ticksNeeded(cue);
+  return isOpen(cue) && needed !== null && taps + 1 >= needed ? { ...next, ended: { ...state.ended, [index]: seconds } } : next;
+}
+
+/** Takes back the last tap, and with it the end it may have brought. */
+export function untapped(state: ClockState): ClockState {
+  const last = state.taps[state.taps.length - 1];
+  if (!last) return state;
+  const ended = Object.fromEntries(Object.entries(state.ended).filter(([cue, at]) => !(Number(cue) === last.cue && at === last.at)));
+  return { ...state, taps: state.taps.slice(0, -1), ended };
 }
 
 /** Beeps due between two looks at the clock: at every piece's start, and 3-2-1 before one that the clock begins. */
@@ -77,12 +132,43 @@ export function beepsBetween(cues: readonly ClockCue[], state: ClockState, from:
   return beeps;
 }
 
-/** The score the clock can tell: a time, each set's time, or rounds tapped. */
-export function scoreOfClock(cues: readonly ClockCue[], state: ClockState, kind: string): string | null {
+/** s each work piece of a part took, where it was tapped as done; null where it was not. */
+function setTimes(cues: readonly ClockCue[], state: ClockState, part: number): (number | null)[] {
   const starts = startsOf(cues, state.ended);
-  const lengths = Object.entries(state.ended).map(([index, at]) => at - (starts[Number(index)] ?? 0));
-  if (kind === 'eachSet') return lengths.length > 0 ? lengths.map(formatClock).join(' ') : null;
-  if (kind === 'time') return lengths.length > 0 ? formatClock(lengths[0]!) : cues.some((cue) => cue.kind === 'cap') ? 'CAP+' : null;
-  if (kind === 'rounds' || kind === 'sum') return state.taps.length > 0 ? `${state.taps.length}+0` : null;
-  return null;
+  return cues.flatMap((cue, index) => {
+    if (cue.part !== part || !isWork(cue)) return [];
+    const needed = ticksNeeded(cue);
+    const done = needed === null ? undefined : tapsIn(state, index)[needed - 1];
+    return [done && Number.isFinite(starts[index]) ? done.at - starts[index]! : null];
+  });
+}
+
+/** The score of one part that the clock can tell: a time, each set's time, or rounds tapped. Empty where it cannot. */
+function scoreOfPart(cues: readonly ClockCue[], state: ClockState, { part, kind }: ScoreField): string {
+  const times = setTimes(cues, state, part);
+  const known = times.filter((time) => time !== null);
+  const own = cues.flatMap((cue, index) => (cue.part === part && isWork(cue) ? [{ cue, index }] : []));
+  const repeating = own.filter(({ cue }) => cue.repeats);
+  if (repeating.length > 0 && (kind === 'rounds' || kind === 'sum' || kind === 'eachSet')) {
+    const rounds = repeating.map(({ cue, index }) => Math.floor(tapsIn(state, index).length / cue.ticksARound));
+    if (rounds.every((count) => count === 0)) return '';
+    return kind === 'eachSet' ? rounds.map((count) => `${count}+0`).join(' ') : `${rounds.reduce((sum, count) => sum + count, 0)}+0`;
+  }
+  if (kind === 'eachSet') return known.map((time) => formatClock(time)).join(' ');
+  if (kind !== 'time') return '';
+  if (known.length === times.length && known.length > 0) return formatClock(partSeconds(cues, state, part));
+  return own.some(({ cue }) => cue.kind === 'cap') ? 'CAP+' : '';
+}
+/** From a part's first work to its last tap, rests between included. */
+function partSeconds(cues: readonly ClockCue[], state: ClockState, part: number): number {
+  const starts = startsOf(cues, state.ended);
+  const first = cues.findIndex((cue) => cue.part === part && isWork(cue));
+  const taps = state.taps.filter((tap) => cues[tap.cue]?.part === part);
+  return Math.max(0, (taps[taps.length - 1]?.at ?? 0) - (starts[first] ?? 0));
+}
+
+/** What the clock can tell of every part's score; null when nothing. */
+export function scoreOfClock(cues: readonly ClockCue[], state: ClockState, fields: readonly ScoreField[]): string | null {
+  const texts = fields.map((field) => scoreOfPart(cues, state, field));
+  return texts.every((text) => text === '') ? null : joinScores(texts);
 }

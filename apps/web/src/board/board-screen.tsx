@@ -1,17 +1,14 @@
 /** Score and compare: every score carried over to the workout as written, who is missing, and entering or mending a score. */
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { expectedScore, fitsKind, readScore, trimNumber, type ScoreKind } from '@gambito/core';
+import { trimNumber } from '@gambito/core';
 import { Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { toast } from 'sonner';
-import { api, messageOf } from '../api/client';
 import { useBoard, useDelete, useWorkout } from '../api/queries';
 import { byVersion } from './by-version';
+import { ScoreEntry } from './score-entry';
 import type { Board, BoardEntry } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
-import { inputLook } from '../ui/field';
 import { showScore } from '../ui/scores';
 import { Empty, Failed, Loading } from '../ui/states';
 
@@ -23,20 +20,10 @@ export function BoardScreen() {
   return <BoardView workoutId={id} data={data} />;
 }
 
-function useSaveScore(workoutId: number) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (entry: { athleteId: number; score: string; note: string }) => api(`/workouts/${workoutId}/scores`, { body: entry }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['workouts', workoutId, 'board'] }),
-    onError: (error) => toast.error(messageOf(error)),
-  });
-}
-
 function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
   const [editing, setEditing] = useState<number | null>(null);
   const remove = useDelete(`/workouts/${workoutId}/scores`, 'Score', ['workouts', workoutId, 'board']);
   const { data: workout } = useWorkout(workoutId);
-  const kind = data.scoreKind as ScoreKind;
   const best = Math.max(110, ...data.board.map((each) => each.index ?? 0));
   const inside = data.board.filter((each) => each.inWindow === true).length;
   const judged = data.board.filter((each) => each.inWindow !== null).length;
@@ -92,7 +79,6 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
                     <Row
                       key={row.scoreId}
                       row={group.name === null ? row : { ...row, rank: index + 1 }}
-                      kind={kind}
                       best={best}
                       school={data.school}
                       editing={editing === row.scoreId}
@@ -120,7 +106,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
                   <span className="font-medium">{each.name}</span>
                   <span className="text-soft">{each.sent ? 'sent' : 'not sent'}</span>
                 </p>
-                <ScoreEntry workoutId={workoutId} athleteId={each.athleteId} name={each.name} kind={kind} />
+                <ScoreEntry of={{ workoutId, ...each }} />
               </li>
             ))}
           </ul>
@@ -139,7 +125,6 @@ const schoolWords: Readonly<Record<Board['school'], string>> = {
 
 function Row({
   row,
-  kind,
   best,
   school,
   editing,
@@ -148,7 +133,6 @@ function Row({
   workoutId,
 }: {
   row: BoardEntry;
-  kind: ScoreKind;
   best: number;
   school: Board['school'];
   editing: boolean;
@@ -162,7 +146,12 @@ function Row({
       <td className="py-1.5 pr-3 font-medium">{row.athlete}</td>
       <td className="py-1.5 pr-3">
         {editing ? (
-          <ScoreEntry workoutId={workoutId} athleteId={row.athleteId} name={row.athlete} kind={kind} start={row.score} done={() => edit(false)} />
+          <ScoreEntry
+            of={{ workoutId, athleteId: row.athleteId, name: row.athlete, versionText: row.versionText, category: row.category }}
+            start={row.score}
+            note={row.note}
+            done={() => edit(false)}
+          />
         ) : (
           <span title={row.versionText}>{row.score}</span>
         )}
@@ -211,74 +200,4 @@ function Row({
       </td>
     </tr>
   );
-}
-
-function ScoreEntry({
-  workoutId,
-  athleteId,
-  name,
-  kind,
-  start = '',
-  done,
-}: {
-  workoutId: number;
-  athleteId: number;
-  name: string;
-  kind: ScoreKind;
-  start?: string;
-  done?: () => void;
-}) {
-  const [score, setScore] = useState(start);
-  const [problem, setProblem] = useState<string | null>(null);
-  const save = useSaveScore(workoutId);
-  const submit = (event: React.FormEvent): void => {
-    event.preventDefault();
-    const read = readScore(score);
-    if (!read || !fitsKind(read, kind)) {
-      setProblem(`Expected ${expectedScore(kind)}.`);
-      return;
-    }
-    setProblem(null);
-    save.mutate({ athleteId, score, note: '' }, { onSuccess: () => done?.() });
-  };
-  return (
-    <form onSubmit={submit} className="mt-0.5">
-      <div className="flex gap-1.5">
-        <input
-          aria-label={`Score of ${name}`}
-          aria-invalid={problem !== null}
-          className={`${inputLook} w-full min-w-24 text-sm`}
-          placeholder={placeholderOf(kind)}
-          value={score}
-          onChange={(event) => setScore(event.target.value)}
-        />
-        <Button type="submit" disabled={save.isPending || score.trim() === ''}>
-          Log
-        </Button>
-      </div>
-      {problem && (
-        <p role="alert" className="text-xs text-bad">
-          {problem}
-        </p>
-      )}
-    </form>
-  );
-}
-
-export function placeholderOf(kind: ScoreKind): string {
-  switch (kind) {
-    case 'time':
-      return '8:41 or CAP+14';
-    case 'rounds':
-    case 'sum':
-      return '7+12';
-    case 'eachSet':
-      return '4:02 3:58 4:10';
-    case 'load':
-      return '92.5 kg';
-    case 'done':
-      return 'done';
-    default:
-      return '182';
-  }
 }

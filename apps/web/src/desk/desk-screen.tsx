@@ -120,7 +120,7 @@ function TodayWorkout({ workout }: { workout: StoredWorkout }) {
       {reference && (
         <div className="mt-2">
           <StripLane
-            lane={laneOf(parsed.workout, reference.run, () => false)}
+            lane={laneOf(reference.workout, reference.run, () => false)}
             total={Math.max(30, reference.run.totalSeconds)}
             height={34}
             title={`${workout.title} as the reference athlete does it`}

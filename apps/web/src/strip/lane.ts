@@ -1,5 +1,5 @@
 /** A run of a version → what one lane of the strip draws. Pure, so that it can be tested without a page. */
-import { mainPattern, movementOf, slotsOfPart, wordsOf, type Pattern, type Run, type Workout } from '@gambito/core';
+import { mainPattern, movementOf, schedule, slotsOfPart, wordsOf, type Pattern, type Run, type Workout } from '@gambito/core';
 
 export interface LaneBlock {
   readonly key: string;
@@ -43,20 +43,24 @@ export function laneOf(workout: Pick<Workout, 'parts'>, run: Run, swapped: (part
       label: `${Math.round(block.count)}${unit} ${wordsOf(movement.id)}`,
     };
   });
-  const parts = run.parts.map((result): LanePart => {
-    const part = workout.parts[result.part]!;
+  const parts = run.parts.flatMap((result): LanePart[] => {
+    const part = workout.parts[result.part];
+    if (!part) return [];
     const { window } = part;
     const timed = window && window.unit === 'seconds' && part.kind === 'forTime' && window.per !== 'round';
-    const sets = part.kind === 'forTime' ? part.sets : 1;
-    const rests = part.kind === 'forTime' ? (sets - 1) * (part.restBetween?.high ?? 0) : 0;
+    const pieces = schedule(part);
+    const sets = part.kind === 'forTime' ? pieces.filter((piece) => piece.kind === 'work').length : 1;
+    const rests = part.kind === 'forTime' ? pieces.reduce((sum, piece) => sum + (piece.kind === 'rest' ? piece.rest.high : 0), 0) : 0;
     const times = timed && window.per === 'set' ? sets : 1;
     const at = (value: number): number => result.startSeconds + value * times + (times > 1 ? rests : 0);
-    return {
-      start: result.startSeconds,
-      end: result.endSeconds,
-      isRest: part.kind === 'rest',
-      window: timed ? { from: at(window.low ?? 0), to: window.high === null ? at((window.low ?? 0) * 1.5) : at(window.high) } : null,
-    };
+    return [
+      {
+        start: result.startSeconds,
+        end: result.endSeconds,
+        isRest: part.kind === 'rest',
+        window: timed ? { from: at(window.low ?? 0), to: window.high === null ? at((window.low ?? 0) * 1.5) : at(window.high) } : null,
+      },
+    ];
   });
   return { blocks, parts, end: run.totalSeconds };
 }

@@ -1,5 +1,6 @@
 /** The strip: every version a lane on one time axis. Blocks are sets with their reps, gaps are rests, the amber band is the window. */
 import { formatClock } from '@gambito/core';
+import { Boundary } from '../ui/boundary';
 import { glyphPath } from '../ui/glyph';
 import { tickSeconds, type Lane } from './lane';
 import { useWidth } from './use-width';
@@ -24,19 +25,24 @@ export function StripAxis({ total }: { total: number }) {
   );
 }
 
-export function StripLane({
-  lane,
-  total,
-  height = 26,
-  title,
-  finish,
-}: {
+/** A lane that cannot be drawn leaves its row empty rather than taking the screen with it. */
+export function StripLane(props: LaneProps) {
+  return (
+    <Boundary what="The strip" resetKeys={[props.lane]}>
+      <Drawn {...props} />
+    </Boundary>
+  );
+}
+
+interface LaneProps {
   lane: Lane;
   total: number;
   height?: number;
   title: string;
   finish?: { low: number; median: number; high: number } | null;
-}) {
+}
+
+function Drawn({ lane, total, height = 26, title, finish }: LaneProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const x = (seconds: number): number => (Math.min(seconds, total) / total) * width;
   return (

@@ -28,10 +28,14 @@ import {
   type RuleAtWork,
   type Run,
   type RunWarning,
+  type Workout,
 } from '@gambito/core';
 import { expose } from 'comlink';
+import { kindsOf } from './kinds';
 
+/** What an answer is of: the text may have gone on meanwhile, and a run of one text must never be drawn over another. */
 export interface LiveReference {
+  readonly workout: Pick<Workout, 'parts'>;
   readonly run: Run;
   readonly stimulus: PartDescription[];
 }
@@ -97,18 +101,27 @@ const worker = {
   live(text: string, category: Category): LiveReference | null {
     const { workout } = parseWorkout(text);
     if (workout.parts.length === 0) return null;
-    return { run: walkProgram(compile(workout, referenceCapacity(category)), { trace: true }), stimulus: describeStimulus(workout, category) };
+    return {
+      workout: { parts: workout.parts },
+      run: walkProgram(compile(workout, referenceCapacity(category)), { trace: true }),
+      stimulus: describeStimulus(workout, category),
+    };
   },
   /** The band, the pacing and what a coach must hear of it: the slower half of the Write screen. */
   reference(
     text: string,
     category: Category,
-  ): { pacing: Pacing; warnings: RunWarning[]; predicted: { unit: string; low: number; median: number; high: number } } | null {
+  ): { kinds: string; pacing: Pacing; warnings: RunWarning[]; predicted: { unit: string; low: number; median: number; high: number } } | null {
     const { workout } = parseWorkout(text);
     if (workout.parts.length === 0) return null;
     const capacity = referenceCapacity(category);
     const { run, unit, low, median, high } = predictWorkout(workout, capacity, { seed: 1, runs: 60 });
-    return { pacing: planPacing(workout, capacity), warnings: runWarnings(workout.parts, run), predicted: { unit, low, median, high } };
+    return {
+      kinds: kindsOf(workout),
+      pacing: planPacing(workout, capacity),
+      warnings: runWarnings(workout.parts, run),
+      predicted: { unit, low, median, high },
+    };
   },
 };
 export type CoreWorker = typeof worker;

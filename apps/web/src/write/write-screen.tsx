@@ -14,6 +14,7 @@ import { inputLook } from '../ui/field';
 import { Glyph } from '../ui/glyph';
 import { showScore } from '../ui/scores';
 import { Failed, Loading } from '../ui/states';
+import { kindsOf } from '../workers/kinds';
 import { useAutosave, type SaveState } from './use-autosave';
 import { useLive } from './use-live';
 import { useReference } from './use-reference';
@@ -47,6 +48,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
       toast.error(messageOf(failure));
     }
   };
+  const kinds = kindsOf(parsed.workout);
   const serious = parsed.diagnostics.filter((each) => each.level !== 'info');
   return (
     <div className="grid flex-1 gap-5 px-5 py-3 lg:grid-cols-[minmax(340px,5fr)_7fr]">
@@ -125,7 +127,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
             {live && (
               <>
                 <StripLane
-                  lane={laneOf(parsed.workout, live.run, () => false)}
+                  lane={laneOf(live.workout, live.run, () => false)}
                   total={Math.max(30, live.run.totalSeconds)}
                   height={54}
                   title={`${parsed.workout.title ?? 'The workout'} as the reference athlete does it, ${formatClock(live.run.totalSeconds)}`}
@@ -142,7 +144,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
         ))}
         <div className="grid gap-x-8 gap-y-5 xl:grid-cols-2">
           {parsed.summary.parts.map((part, index) => {
-            const told = live?.stimulus.find((each) => each.part === index);
+            const told = live && kindsOf(live.workout) === kinds ? live.stimulus.find((each) => each.part === index) : undefined;
             if (part.kind === 'rest') return null;
             return (
               <article key={index} className="border-t border-line pt-2">
@@ -184,7 +186,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
                     </ul>
                   </>
                 )}
-                {reference && <PartPacing pacing={reference.pacing} part={index} />}
+                {reference?.kinds === kinds && <PartPacing pacing={reference.pacing} part={index} />}
               </article>
             );
           })}

@@ -24,6 +24,8 @@ export interface Cue {
   readonly ticks: readonly CueTick[];
   /** after the last tick comes the first again: an AMRAP */
   readonly repeats: boolean;
+  /** ticks that make a round of it */
+  readonly ticksARound: number;
 }
 export interface ClockPlan {
   readonly cues: readonly Cue[];
@@ -68,6 +70,7 @@ function cueOf(part: Part, index: number, piece: Piece, atSeconds: number): Cue 
       lines: [],
       ticks: [],
       repeats: false,
+      ticksARound: 1,
     };
   }
   const ticks = ticksOfPiece(part, piece);
@@ -80,6 +83,7 @@ function cueOf(part: Part, index: number, piece: Piece, atSeconds: number): Cue 
     lines: [...ticksOf(piece.items, piece.pass).flatMap(linesOfTick), ...interruptionLines(part)],
     ticks,
     repeats: piece.mode === 'again',
+    ticksARound: Math.max(1, ticksOf(piece.items, piece.pass).length),
   };
 }
 function interruptionLines({ interruption }: Part): string[] {
@@ -113,6 +117,7 @@ export function planClock(workout: Pick<Workout, 'parts'>): ClockPlan {
     lines: [],
     ticks: [],
     repeats: false,
+    ticksARound: 1,
   });
   return { cues, totalSeconds: fixed ? at : null };
 }

@@ -164,7 +164,7 @@ export function formatSlot(slot: Slot): string {
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** A linked string or a bracket; what all members share is said once, at the end. */
-function formatString(slots: readonly Slot[]): string {
+export function formatString(slots: readonly Slot[]): string {
   const first = slots[0]!;
   if (slots.length === 1 && !first.bracket) return formatSlot(first);
   const shared = slots.every((slot) => same(slot.load, first.load) && slot.hold === first.hold);

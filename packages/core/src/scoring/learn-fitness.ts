@@ -9,7 +9,8 @@ import { parseWorkout } from '../notation/parse-workout';
 import { compile } from '../simulate/program';
 import type { Workout } from '../workout/workout';
 import { elasticityNear, fitnessFor, scorer } from './score-of-fitness';
-import { readScore, type Score } from './score-text';
+import { leadingScore } from './check-score';
+import type { Score } from './score-text';
 import { scoreValue } from './score-value';
 
 export interface PastResult {
@@ -82,8 +83,8 @@ export function capacityOf(athlete: Athlete): Capacity {
 function withResults(athlete: Athlete): Capacity {
   const capacity = estimateCapacity(athlete);
   const results = (athlete.results ?? []).flatMap(({ workout, score }): PastResult[] => {
-    const read = readScore(score);
     const parsed = parseWorkout(workout);
+    const read = leadingScore(score, parsed.workout);
     return read && parsed.diagnostics.every((each) => each.level !== 'error') ? [{ workout: parsed.workout, score: read }] : [];
   });
   if (results.length === 0) return capacity;

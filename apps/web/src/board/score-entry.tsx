@@ -1,0 +1,86 @@
+/** The coach enters a class by keyboard: Enter logs and goes on to the next athlete; what is typed stays in this browser until it is logged. */
+import { scoresProblem } from '@gambito/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { api, messageOf } from '../api/client';
+import { useMe } from '../api/queries';
+import { entryOf, readEntry } from '../scores/entry';
+import { doubtsOf, ScoreFields } from '../scores/score-fields';
+import { Button } from '../ui/button';
+
+export interface EntryOf {
+  readonly workoutId: number;
+  readonly athleteId: number;
+  readonly name: string;
+  readonly versionText: string;
+  readonly category: 'men' | 'women';
+}
+
+function useSaveScore(workoutId: number) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (entry: { athleteId: number; score: string; note: string }) => api(`/workouts/${workoutId}/scores`, { body: entry }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['workouts', workoutId, 'board'] }),
+    onError: (error) => toast.error(messageOf(error)),
+  });
+}
+
+const draftKey = ({ workoutId, athleteId }: EntryOf): string => `gambito.entry.${workoutId}.${athleteId}`;
+
+/** The next score field of the page after this form, in reading order. */
+function focusNext(form: HTMLFormElement | null): void {
+  const all = [...document.querySelectorAll<HTMLFormElement>('form[data-score-entry]')];
+  const next = form ? all[all.indexOf(form) + 1] : undefined;
+  next?.querySelector('input')?.focus();
+}
+
+export function ScoreEntry({ of, start = '', note = '', done }: { of: EntryOf; start?: string; note?: string; done?: () => void }) {
+  const { data: me } = useMe();
+  const units = me?.coach?.units ?? 'kg';
+  const entry = useMemo(() => entryOf(of.versionText, of.category, units), [of.versionText, of.category, units]);
+  const [typed, setTyped] = useState(() => localStorage.getItem(draftKey(of)) ?? start);
+  const [told, setTold] = useState<{ text: string; sure: boolean } | null>(null);
+  const form = useRef<HTMLFormElement>(null);
+  const save = useSaveScore(of.workoutId);
+  const change = (next: string): void => {
+    setTyped(next);
+    setTold(null);
+    if (next === start) localStorage.removeItem(draftKey(of));
+    else localStorage.setItem(draftKey(of), next);
+  };
+  const submit = (event: React.FormEvent): void => {
+    event.preventDefault();
+    const read = readEntry(entry, typed);
+    const problem = scoresProblem(read);
+    const doubt = problem === null && !told?.sure ? (doubtsOf(entry, typed)[0] ?? null) : null;
+    setTold(problem ? { text: problem, sure: false } : doubt ? { text: doubt, sure: true } : null);
+    if (problem || doubt || read.text === null) return;
+    const here = form.current;
+    save.mutate(
+      { athleteId: of.athleteId, score: read.text, note },
+      {
+        onSuccess: () => {
+          localStorage.removeItem(draftKey(of));
+          done?.();
+        },
+      },
+    );
+    focusNext(here);
+  };
+  return (
+    <form ref={form} onSubmit={submit} className="mt-0.5" data-score-entry>
+      <div className="flex items-start gap-1.5">
+        <ScoreFields entry={entry} typed={typed} change={change} label={`Score of ${of.name}`} compact />
+        <Button type="submit" disabled={save.isPending || typed.trim() === ''}>
+          {told?.sure ? 'Yes' : 'Log'}
+        </Button>
+      </div>
+      {told && (
+        <p role="alert" className={`text-xs ${told.sure ? 'text-amber-ink' : 'text-bad'}`}>
+          {told.text}
+        </p>
+      )}
+    </form>
+  );
+}
