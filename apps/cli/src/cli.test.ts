@@ -97,9 +97,18 @@ describe('gambito', () => {
     expect(run.code).toBe(2);
     expect(run.err).toMatch(message);
   });
-  test('an unreadable workout lists all its problems', () => {
+  test('movements nobody knows are told, and block nothing', () => {
     const run = gambito(['parse', '-', '--json'], 'AMRAP 10:00\n5 thursters\n5 burpies\n');
+    expect(run.code).toBe(0);
+    const codes = JSON.parse(run.out).diagnostics.map((each: { level: string; code: string }) => `${each.level} ${each.code}`);
+    expect(codes).toEqual(['warning unknown_movement', 'warning unknown_movement']);
+  });
+  test.each([
+    ['', 'No workout yet'],
+    ['AMRAP 10:00\n' + '3 rounds\n 2 rounds\n  2 rounds\n   2 rounds\n    2 rounds\n     2 rounds\n      2 rounds\n       2 rounds\n        5 burpee', 'more than 6 deep'],
+  ])('what cannot be computed with is refused with its sentence: %j', (text, sentence) => {
+    const run = gambito(['format', '-'], text);
     expect(run.code).toBe(2);
-    expect(JSON.parse(run.out).diagnostics.filter((each: { level: string }) => each.level === 'error')).toHaveLength(2);
+    expect(run.err).toContain(sentence);
   });
 });

@@ -16,7 +16,9 @@ import {
   nearestMovements,
   parseWorkout,
   planClock,
-  readScore,
+  checkScores,
+  leadingScore,
+  scoresProblem,
   rulesAtWork,
   tierAthlete,
   usualScoreRules,
@@ -26,9 +28,10 @@ import {
   type Place,
   type Prediction,
   type Result,
+  type Workout,
 } from '@gambito/core';
 import Papa from 'papaparse';
-import { athleteFrom, describe, peopleFrom, rulesFrom, workoutFrom } from './inputs';
+import { athleteFrom, describe, peopleFrom, rulesFrom, unitsFrom, workoutFrom } from './inputs';
 import { InputError, print, printJson, readText, warn } from './io';
 
 export interface Options {
@@ -62,7 +65,7 @@ const bandText = ({ unit, low, median, high }: Pick<Prediction, 'unit' | 'low' |
   `${figure(median, unit)} (${figure(low, unit)} to ${figure(high, unit)})`;
 
 function parseCommand(path: string, options: Options): number {
-  const parsed = parseWorkout(readText(path));
+  const parsed = parseWorkout(readText(path), unitsFrom(options.rules));
   const failed = parsed.diagnostics.some((each) => each.level === 'error');
   if (options.json) printJson({ workout: parsed.workout, summary: parsed.summary, diagnostics: parsed.diagnostics });
   else {
@@ -83,7 +86,7 @@ function parseCommand(path: string, options: Options): number {
 }
 
 function adaptCommand(path: string, options: Options): number {
-  const { workout } = workoutFrom(path);
+  const { workout } = workoutFrom(path, unitsFrom(options.rules));
   const { athlete, place } = who(options);
   const rules = rulesFrom(options.rules);
   const tier = workout.tiers.find((each) => each.name.toLowerCase() === options.tier?.toLowerCase());
@@ -106,7 +109,7 @@ function adaptCommand(path: string, options: Options): number {
 }
 
 function predictCommand(path: string, options: Options): number {
-  const { workout } = workoutFrom(path);
+  const { workout } = workoutFrom(path, unitsFrom(options.rules));
   const { athlete } = who(options);
   const predicted = presentPrediction(workout, capacityOf(athlete), options.seed);
   if (options.json) printJson(predicted);
@@ -155,22 +158,16 @@ function compareCommand(path: string, options: Options): number {
     throw new InputError([
       { message: `${resultsPath}: the column${missing.length > 1 ? 's' : ''} ${missing.join(', ')} missing; expected athlete, version, score.` },
     ]);
+  const lines = new Map<string, number>();
   const results = csv.data.flatMap((row, index): Result[] => {
-    const line = `${resultsPath}:${index + 2}`;
-    const athlete = people.get((row['athlete'] ?? '').trim().toLowerCase());
-    const score = readScore(row['score'] ?? '');
-    const versionName = (row['version'] ?? '').trim();
-    if (!athlete) problems.push({ message: `${line}: no athlete file for “${row['athlete'] ?? ''}” in ${options.people}.` });
-    if (!score) problems.push({ message: `${line}: “${row['score'] ?? ''}” is no score; expected such as 7+12, 8:41, 182, CAP+14 or 92.5 kg.` });
-    if (!athlete || !score) return [];
-    try {
-      const version = versionName === '' || versionName.toLowerCase() === 'original' ? workout : workoutFrom(versionPath(resultsPath, versionName)).workout;
-      return [{ athlete, version, versionName: versionName || 'original', score, scoreText: (row['score'] ?? '').trim() }];
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      problems.push(...error.problems);
-      return [];
-    }
+    const read = readResult(row, index + 2, { workout, resultsPath, people, directory: options.people ?? '' });
+    const name = (row['athlete'] ?? '').trim().toLowerCase();
+    const before = lines.get(name);
+    if (before !== undefined && name !== '')
+      problems.push({ message: `${resultsPath}:${index + 2}: ${row['athlete'] ?? ''} stands twice, first on line ${before}; expected one score an athlete.` });
+    else lines.set(name, index + 2);
+    problems.push(...read.problems);
+    return read.result ? [read.result] : [];
   });
   if (problems.length > 0) throw new InputError(problems);
   const board = rounded(compareScores(workout, results, null, rulesFrom(options.rules) ?? usualScoreRules));
@@ -181,6 +178,37 @@ function compareCommand(path: string, options: Options): number {
         `${String(row.rank).padStart(3)}  ${row.athlete.padEnd(16)} ${row.score.padEnd(10)} ${row.equivalent ? `= ${bandText({ ...row.equivalent } as Prediction)}, index ${row.index}` : ''}  ${row.verdict}`,
       );
   return 0;
+}
+
+interface ResultsFile {
+  readonly workout: Workout;
+  readonly resultsPath: string;
+  readonly people: ReadonlyMap<string, Athlete>;
+  readonly directory: string;
+}
+/** One row of the results: who, which version, and a score that this version can have. */
+function readResult(
+  row: Record<string, string>,
+  at: number,
+  { workout, resultsPath, people, directory }: ResultsFile,
+): { result: Result | null; problems: { message: string }[] } {
+  const line = `${resultsPath}:${at}`;
+  const athlete = people.get((row['athlete'] ?? '').trim().toLowerCase());
+  const scoreText = (row['score'] ?? '').trim();
+  const versionName = (row['version'] ?? '').trim();
+  const problems = athlete ? [] : [{ message: `${line}: no athlete file for “${row['athlete'] ?? ''}” in ${directory}.` }];
+  try {
+    const version = versionName === '' || versionName.toLowerCase() === 'original' ? workout : workoutFrom(versionPath(resultsPath, versionName)).workout;
+    const checked = checkScores(scoreText, version, { category: athlete?.category ?? 'men', units: athlete?.units ?? 'kg' });
+    const wrong = scoresProblem(checked);
+    const score = leadingScore(checked.text ?? '', version);
+    if (wrong || !score)
+      return { result: null, problems: [...problems, { message: `${line}: ${wrong ?? `“${scoreText}” has no score of the leading part.`}` }] };
+    return { result: athlete ? { athlete, version, versionName: versionName || 'original', score, scoreText } : null, problems };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { result: null, problems: [...problems, ...error.problems] };
+  }
 }
 
 function movementsCommand(name: string | undefined, options: Options): number {
@@ -221,7 +249,7 @@ function loadsCommand(path: string, options: Options): number {
 }
 
 function clockCommand(path: string, options: Options): number {
-  const plan = planClock(workoutFrom(path).workout);
+  const plan = planClock(workoutFrom(path, unitsFrom(options.rules)).workout);
   if (options.json) printJson(plan);
   else
     for (const cue of plan.cues)
@@ -254,7 +282,7 @@ export function runCommand(command: string | undefined, argument: string | undef
     case 'parse':
       return parseCommand(need(argument, 'a workout file'), options);
     case 'format':
-      print(formatWorkout(workoutFrom(need(argument, 'a workout file')).workout));
+      print(formatWorkout(workoutFrom(need(argument, 'a workout file'), unitsFrom(options.rules)).workout));
       return 0;
     case 'adapt':
       return adaptCommand(need(argument, 'a workout file'), options);

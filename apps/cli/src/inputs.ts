@@ -2,15 +2,15 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { readPlain } from '@gambito/contract';
-import { parseWorkout, readAthlete, readRules, type Athlete, type Diagnostic, type HouseRules, type ParsedWorkout } from '@gambito/core';
+import { parseWorkout, readAthlete, readRules, type Athlete, type Diagnostic, type HouseRules, type ParsedWorkout, type ReadOptions } from '@gambito/core';
 import { InputError, readText, warn } from './io';
 
 export const describe = (path: string, each: Diagnostic): string =>
   `${path}:${each.line}:${each.column}: ${each.level}: ${each.message}${each.suggestion ? ` (try “${each.suggestion}”)` : ''}`;
 
 /** A workout that can be computed with; unreadable text is refused with all its diagnostics. */
-export function workoutFrom(path: string): ParsedWorkout {
-  const parsed = parseWorkout(readText(path));
+export function workoutFrom(path: string, options: ReadOptions = {}): ParsedWorkout {
+  const parsed = parseWorkout(readText(path), options);
   const errors = parsed.diagnostics.filter((each) => each.level === 'error');
   if (errors.length > 0) throw new InputError(errors.map((each) => ({ ...each, message: describe(path, each) })));
   for (const each of parsed.diagnostics) warn(describe(path, each));
@@ -29,6 +29,15 @@ export function athleteFrom(path: string, date: string): Athlete {
   if (errors.length > 0) throw new InputError(errors.map((each) => ({ message: `${path}: ${each.message}` })));
   for (const each of problems) warn(`${path}: warning: ${each.key}: ${each.message}`);
   return athlete;
+}
+
+/** The unit a figure without one is taken in: the key `units` of the rules file. */
+export function unitsFrom(rules: string | undefined): ReadOptions {
+  if (!rules) return {};
+  const plain = plainFrom(rules);
+  const units = typeof plain === 'object' && plain !== null && 'units' in plain ? plain.units : undefined;
+  if (units !== undefined && units !== 'kg' && units !== 'lb') warn(`${rules}: warning: units: “${String(units)}” is not known; expected kg or lb.`);
+  return units === 'lb' ? { units: 'lb' } : {};
 }
 
 export function rulesFrom(path: string | undefined): HouseRules | undefined {

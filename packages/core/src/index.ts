@@ -17,7 +17,9 @@ export { patterns, muscles, type Movement, type Pattern, type Muscle } from './m
 export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
 
 // people and kit
-export { fileWithResults, readAthlete, readPlace, readMass, readLength, type AthleteProblem } from './athlete/read-athlete';
+export { fileWithResults, readAthlete, type AthleteProblem } from './athlete/read-athlete';
+export { readPlace } from './athlete/read-place';
+export { readMass, readLength } from './athlete/measures';
 export { avoidNames, levels, type Athlete, type AvoidName, type Level } from './athlete/athlete';
 export { readKit, type KitProblem } from './kit/read-kit';
 export { describeItems } from './kit/describe-items';

@@ -11,6 +11,7 @@ const registry = {
   link_gone: { status: 410, title: 'This link was withdrawn. Ask your coach for a new one.' },
   changed_elsewhere: { status: 409, title: 'This was changed in another window since you opened it.' },
   bad_score: { status: 422, title: 'That is no score for this workout.' },
+  unreadable_athlete: { status: 422, title: 'Something of this athlete must be settled first.' },
   unreadable_workout: { status: 422, title: 'The workout text cannot be read yet.' },
   invalid_input: { status: 400, title: 'Some of it cannot be taken as it is.' },
   too_large: { status: 413, title: 'That is too large; texts up to 64 kB are taken.' },

@@ -51,6 +51,11 @@ export function makeBrief(text: string, athlete: Athlete, rules: HouseRules, loc
   const { workout, diagnostics } = parseWorkout(text);
   const error = diagnostics.find((each) => each.level === 'error');
   if (error || workout.parts.length === 0) throw new Problem('unreadable_workout', error ? `Line ${error.line}: ${error.message}` : 'It has no parts yet.');
+  if (athlete.unreadAvoid.length > 0)
+    throw new Problem(
+      'unreadable_athlete',
+      `${athlete.name} avoids “${athlete.unreadAvoid.join('”, “')}”, which is not in the avoid-list. Settle it on the athlete’s page first.`,
+    );
   const place = athlete.places[0] ?? barePlace;
   const adapted = adapt(workout, athlete, { place, rules, locks });
   return { versionText: adapted.version.text, brief: rounded(briefOf(workout, adapted, athlete, rules)) };

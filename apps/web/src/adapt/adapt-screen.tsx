@@ -194,7 +194,12 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
 
 function LaneOf({ version, total }: { version: Version; total: number }) {
   const { adapted } = version;
-  if (version.error) return <span className="text-sm text-bad">This version could not be computed.</span>;
+  if (version.error)
+    return (
+      <span className="text-sm text-bad">
+        {version.error instanceof Error && version.error.message ? version.error.message : 'This version could not be computed.'}
+      </span>
+    );
   if (!adapted) return <span className="h-6 animate-pulse rounded bg-wash" />;
   const lane = laneOf(adapted.workout, adapted.run, (part, slot) => adapted.version.parts[part]?.slots[slot]?.swapped ?? false);
   const single = adapted.predicted.unit === 'seconds' && adapted.workout.parts.length === 1 && adapted.predicted.perPart.length === 1;

@@ -20,9 +20,10 @@ describe('the athlete form', () => {
     expect(fileOf(formOf(file), file)).toEqual(file);
   });
   test('reads lines a coach would type', () => {
-    expect(readMovementLines('back squat 88 kg\nClean: 60 kg x 3')).toEqual({ values: { back_squat: '88 kg', clean: '60 kg x 3' }, problems: [] });
+    expect(readMovementLines('back squat 88 kg\nClean: 60 kg x 3')).toEqual({ values: { back_squat: '88 kg', clean: '60 kg x 3' }, unread: [], problems: [] });
     expect(readTimeLines('run 400 m 1:36\nrow 500 m: 2:04\nrun 5 km 26:10')).toEqual({
       values: { run_400_m: '1:36', row_500_m: '2:04', run_5_km: '26:10' },
+      unread: [],
       problems: [],
     });
   });
@@ -57,6 +58,32 @@ describe('the athlete form', () => {
   ])('what is written by hand means the same after the form: $name', (file: Record<string, unknown>) => {
     const again = fileOf(formOf(file), file);
     expect(readAthlete(again, '2026-11-25').athlete).toEqual(readAthlete(file, '2026-11-25').athlete);
+  });
+  test('lines that nobody can read stay where they were typed, saved and read again', () => {
+    const typed = { ...emptyForm, name: 'Tabrik', lifts: 'back squat 88 kg\nzibble lift 70 kg', bestSets: 'push-up many', times: 'quick\nrun 400 m 1:36' };
+    const again = formOf(fileOf(typed, {}));
+    expect(again).toMatchObject({ lifts: 'back squat: 88 kg\nzibble lift 70 kg', bestSets: 'push-up many', times: 'run 400 m: 1:36\nquick' });
+    expect(Object.keys(readForm(again, {}, '2026-11-25').problems)).toEqual(['lifts', 'bestSets', 'times']);
+    expect(fileOf({ ...again, lifts: 'back squat 88 kg', bestSets: '', times: '' }, fileOf(typed, {}))).not.toHaveProperty('unread');
+  });
+  test('places and keys the form does not show are kept, and a word that is not in the avoid-list is not passed over', () => {
+    const file = {
+      name: 'Tabrik',
+      avoid: ['knees'],
+      places: [
+        { name: 'ferry', to_street: '20 s', kit: ['rope'] },
+        { name: 'hut', kit: ['chair 45 cm'] },
+      ],
+    };
+    const again = fileOf(formOf(file), file);
+    expect(again).toMatchObject({
+      avoid: ['knees'],
+      places: [
+        { name: 'ferry', to_street: '20 s', kit: ['rope'] },
+        { name: 'hut', kit: ['chair 45 cm'] },
+      ],
+    });
+    expect(readForm(formOf(file), file, '2026-11-25').problems['avoid']).toMatch(/deep_knee/);
   });
   test('of several places the first is shown, and what is emptied is gone', () => {
     const file = { name: 'Tabrik', notes: 'ferry', maxes: { clean: '60 kg' }, places: [{ name: 'ferry', kit: ['rope'] }] };

@@ -1,5 +1,5 @@
 /** The athlete file ↔ the form: short fields, and lists written one a line ("back squat 88 kg"). Nothing in the file that the form does not show is lost. */
-import { avoidNames, findMovement, readAthlete, type Athlete } from '@gambito/core';
+import { findMovement, readAthlete, type Athlete } from '@gambito/core';
 
 export interface AthleteForm {
   readonly name: string;
@@ -62,10 +62,12 @@ export function formOf(file: Record<string, unknown>): AthleteForm {
     units: text(file['units']) || 'kg',
     timeAvailable: text(file['time_available']),
     notes: text(file['notes']),
-    lifts: lines(file['maxes']),
-    bestSets: lines(file['best_sets']),
-    times: lines(file['times']),
-    avoid: Array.isArray(file['avoid']) ? (file['avoid'] as unknown[]).map(text).filter((each) => (avoidNames as readonly string[]).includes(each)) : [],
+    lifts: withUnread(file, 'maxes'),
+    bestSets: withUnread(file, 'best_sets'),
+    times: withUnread(file, 'times'),
+    avoid: (Array.isArray(file['avoid']) ? (file['avoid'] as unknown[]).map(text) : text(file['avoid']).split(','))
+      .map((each) => each.trim())
+      .filter((each) => each !== ''),
     placeName: text(place['name']) || 'home',
     floor: text(place['floor']),
     ceiling: text(place['ceiling']),
@@ -74,41 +76,76 @@ export function formOf(file: Record<string, unknown>): AthleteForm {
   };
 }
 
+/** What was read of a list, one a line, and below it the lines nobody could read: they stay until the coach mends them. */
+const withUnread = (file: Record<string, unknown>, key: string): string => {
+  const unread = record(file['unread'])[key];
+  return [lines(file[key]), ...(Array.isArray(unread) ? (unread as unknown[]).map(text) : [])].filter((each) => each !== '').join('\n');
+};
+
 export interface ReadLines {
   readonly values: Record<string, string>;
+  /** lines that could not be read, as typed */
+  readonly unread: readonly string[];
   readonly problems: readonly string[];
 }
 
 /** `back squat 88 kg`, `back squat: 80 kg x 5` → { back_squat: '80 kg x 5' } */
 export function readMovementLines(value: string): ReadLines {
   const values: Record<string, string> = {};
+  const unread: string[] = [];
   const problems: string[] = [];
   value.split('\n').forEach((line, index) => {
     if (line.trim() === '') return;
     const found = /^\s*([a-z][a-z\s_-]*?)\s*[:=]?\s*(\d.*)$/i.exec(line);
     const id = found ? findMovement(found[1]!.replaceAll('_', ' ')) : null;
     if (found && id) values[id.replaceAll('-', '_')] = found[2]!.trim();
-    else problems.push(`Line ${index + 1}: “${line.trim()}”, expected a movement and a figure such as “back squat 88 kg”.`);
+    else {
+      unread.push(line.trim());
+      problems.push(`Line ${index + 1}: “${line.trim()}”, expected a movement and a figure such as “back squat 88 kg”.`);
+    }
   });
-  return { values, problems };
+  return { values, unread, problems };
 }
 
 /** `run 400 m 1:36`, `row 500 m: 2:04` → { run_400_m: '1:36' } */
 export function readTimeLines(value: string): ReadLines {
   const values: Record<string, string> = {};
+  const unread: string[] = [];
   const problems: string[] = [];
   value.split('\n').forEach((line, index) => {
     if (line.trim() === '') return;
     const found = /^\s*(run|row|bike)[\s_]+(\d+(?:\.\d+)?)[\s_]*(m|km)\s*[:=]?\s+(\d+:\d{2}(?::\d{2})?)\s*$/i.exec(line.replace(/(m|km):\s*/i, '$1 '));
     if (found) values[`${found[1]!.toLowerCase()}_${found[2]}_${found[3]!.toLowerCase()}`] = found[4]!;
-    else problems.push(`Line ${index + 1}: “${line.trim()}”, expected such as “run 400 m 1:36” or “row 500 m 2:04”.`);
+    else {
+      unread.push(line.trim());
+      problems.push(`Line ${index + 1}: “${line.trim()}”, expected such as “run 400 m 1:36” or “row 500 m 2:04”.`);
+    }
   });
-  return { values, problems };
+  return { values, unread, problems };
 }
 
 export function fileOf(form: AthleteForm, before: Record<string, unknown>): Record<string, unknown> {
   const optional = (key: string, value: string): Record<string, unknown> => (value.trim() === '' ? {} : { [key]: value.trim() });
-  const { place: _place, places: _places, ...kept } = before;
+  const { place, places, unread: _unread, ...kept } = before;
+  const [first, ...others] = Array.isArray(places) ? (places as unknown[]) : [place];
+  const { name: _name, floor: _floor, ceiling: _ceiling, noise: _noise, kit: _kit, ...ofPlace } = record(first);
+  const lifts = readMovementLines(form.lifts);
+  const bestSets = readMovementLines(form.bestSets);
+  const times = readTimeLines(form.times);
+  const unread = Object.fromEntries(
+    Object.entries({ maxes: lifts.unread, best_sets: bestSets.unread, times: times.unread }).filter(([, lines]) => lines.length > 0),
+  );
+  const usual = {
+    ...ofPlace,
+    name: form.placeName.trim() || 'home',
+    ...optional('floor', form.floor),
+    ...optional('ceiling', form.ceiling),
+    noise: form.noise,
+    kit: form.kit
+      .split('\n')
+      .map((each) => each.trim())
+      .filter((each) => each !== ''),
+  };
   for (const key of ['body_mass', 'stature', 'born', 'time_available', 'notes', 'maxes', 'best_sets', 'times', 'avoid']) delete kept[key];
   return {
     ...kept,
@@ -121,20 +158,12 @@ export function fileOf(form: AthleteForm, before: Record<string, unknown>): Reco
     ...optional('born', form.born),
     ...optional('time_available', form.timeAvailable),
     ...optional('notes', form.notes),
-    maxes: readMovementLines(form.lifts).values,
-    best_sets: readMovementLines(form.bestSets).values,
-    times: readTimeLines(form.times).values,
+    maxes: lifts.values,
+    best_sets: bestSets.values,
+    times: times.values,
+    ...(Object.keys(unread).length > 0 ? { unread } : {}),
     avoid: form.avoid,
-    place: {
-      name: form.placeName.trim() || 'home',
-      ...optional('floor', form.floor),
-      ...optional('ceiling', form.ceiling),
-      noise: form.noise,
-      kit: form.kit
-        .split('\n')
-        .map((each) => each.trim())
-        .filter((each) => each !== ''),
-    },
+    ...(others.length > 0 ? { places: [usual, ...others] } : { place: usual }),
   };
 }
 
@@ -148,10 +177,14 @@ export function readForm(form: AthleteForm, before: Record<string, unknown>, tod
     born: 'born',
     age: 'born',
     time_available: 'timeAvailable',
+    avoid: 'avoid',
+    units: 'units',
     'place.floor': 'floor',
     'place.ceiling': 'ceiling',
   };
   for (const each of problems) {
+    // told beside the line already
+    if (each.key.startsWith('unread')) continue;
     const field =
       fieldOf[each.key] ??
       (each.key.startsWith('maxes')

@@ -1,6 +1,7 @@
 /** One athlete and one place: a short form, a free-text kit that shows at once the loads it makes. */
 import { useQueryClient } from '@tanstack/react-query';
 import { avoidNames, feasibleLoads, type KitItem } from '@gambito/core';
+import { Understood } from './understood';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
@@ -35,6 +36,7 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
   );
   const [touched, setTouched] = useState(draft !== null);
   const [busy, setBusy] = useState(false);
+  const [asking, setAsking] = useState(false);
   const client = useQueryClient();
   const navigate = useNavigate();
   const { data: me } = useMe();
@@ -107,7 +109,17 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
       aside={
         <>
           {touched && <span className="text-sm text-soft">kept in this browser until saved</span>}
-          <Button onClick={drop}>{touched ? 'Drop changes' : 'Back'}</Button>
+          {asking ? (
+            <span role="alertdialog" aria-label="Drop changes" className="flex items-center gap-2 text-sm">
+              Drop what you typed?
+              <Button look="danger" onClick={drop} autoFocus>
+                Drop it
+              </Button>
+              <Button onClick={() => setAsking(false)}>Keep it</Button>
+            </span>
+          ) : (
+            <Button onClick={() => (touched ? setAsking(true) : drop())}>{touched ? 'Drop changes' : 'Back'}</Button>
+          )}
           <Button look="main" onClick={() => void save()} disabled={busy}>
             Save
           </Button>
@@ -136,22 +148,28 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
           <fieldset>
             <legend className="text-sm font-medium">Avoids</legend>
             <div className="mt-1 flex flex-wrap gap-1.5">
-              {avoidNames.map((tag) => (
+              {[...avoidNames, ...form.avoid.filter((tag) => !(avoidNames as readonly string[]).includes(tag))].map((tag) => (
                 <button
                   key={tag}
                   type="button"
                   aria-pressed={form.avoid.includes(tag)}
                   onClick={() => toggle(tag)}
-                  className={`rounded-full border px-2.5 py-1 text-sm ${form.avoid.includes(tag) ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet'}`}
+                  className={`rounded-full border px-2.5 py-1 text-sm ${!(avoidNames as readonly string[]).includes(tag) ? 'border-bad text-bad line-through' : form.avoid.includes(tag) ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet'}`}
                 >
                   {tag.replaceAll('_', ' ')}
                 </button>
               ))}
             </div>
+            {problems['avoid'] && (
+              <p role="alert" className="mt-1 text-sm text-bad">
+                {problems['avoid']} No version is sent to this athlete before it is settled.
+              </p>
+            )}
           </fieldset>
         </section>
         <section className="flex flex-col gap-2" aria-label="Place and ability">
           {area('kit', 'Kit', 'one a line: dumbbell 10 kg x 2 · barbell 20 kg, plates 2x10 2x5 kg · chair 45 cm · rope', 7)}
+          <Understood kit={form.kit} category={form.category} units={form.units} />
           <div className="grid grid-cols-2 gap-3">
             {input('placeName', 'Place', '')}
             {select('noise', 'Noise', ['free', 'normal', 'quiet'], 'quiet: no jumps, no drops')}

@@ -74,6 +74,8 @@ function person(who: Who, today: string): { athlete: Athlete; place: Place } {
 const worker = {
   adapt(text: string, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): Adapted {
     const { athlete, place } = person(who, today);
+    if (athlete.unreadAvoid.length > 0)
+      throw new Error(`Avoids “${athlete.unreadAvoid.join('”, “')}”, which is not in the avoid-list: settle it on the athlete’s page.`);
     return adapt(parseWorkout(text).workout, athlete, { place, rules, locks, runs: 80 });
   },
   alternatives(

@@ -44,6 +44,12 @@ export interface Athlete {
   readonly bestSets: Readonly<Record<string, number>>;
   readonly times: readonly TimedEffort[];
   readonly avoid: readonly AvoidName[];
+  /** words of the avoid-list that nobody could read: no version is sent before the coach has settled them */
+  readonly unreadAvoid: readonly string[];
+  /** by movement id, where the file says it; a told best set says it too */
+  readonly skills: Readonly<Record<string, 'owned' | 'half' | 'no'>>;
+  /** height of the raised hand, m, where it was measured */
+  readonly reachM: number | null;
   readonly limits: { readonly squatDepth: string | null; readonly reach: string | null };
   readonly prefer: Readonly<Record<string, string>>;
   readonly timeAvailableSeconds: number | null;

@@ -1,84 +1,54 @@
-/** The athlete file (YAML or JSON, already parsed to plain values) → athlete. Any key may be missing; an unknown key is a warning, never a refusal. */
-import { barePlace, type Place } from '../kit/kit';
-import { readKit } from '../kit/read-kit';
+/**
+ * The athlete file (YAML or JSON, already parsed to plain values) → athlete. Any key may be missing; an unknown key is a warning, never a refusal.
+ * Only an avoid-list that cannot be read is an error: what somebody avoids must not be passed over.
+ */
+import { barePlace } from '../kit/kit';
 import { findMovement } from '../movements/names';
 import { isMovementId } from '../movements/catalogue';
-import { readScore } from '../scoring/score-text';
-import { readDuration } from '../units/duration';
-import { poundsToKilograms } from '../units/mass';
+import type { MassUnit } from '../units/mass';
 import { avoidNames, levels, type Athlete, type AvoidName, type KnownMax, type Level, type TimedEffort } from './athlete';
+import { entriesOf, isPlain, mostEntries, type AthleteProblem, type Plain, type Tell } from './file';
+import { readBest, readDurationOf, readLength, readMass, readMax, textOf } from './measures';
+import { readPlace } from './read-place';
 
-export interface AthleteProblem {
-  readonly level: 'error' | 'warning';
-  readonly key: string;
-  readonly message: string;
-}
+export type { AthleteProblem } from './file';
 export interface ReadAthlete {
   readonly athlete: Athlete;
   readonly problems: readonly AthleteProblem[];
 }
 
-type Plain = Readonly<Record<string, unknown>>;
-const isPlain = (value: unknown): value is Plain => typeof value === 'object' && value !== null && !Array.isArray(value);
-const text = (value: unknown): string => (typeof value === 'string' ? value : typeof value === 'number' ? String(value) : '').trim();
+const isSaid = (value: unknown): boolean => value !== undefined && value !== null && textOf(value) !== '';
 
-/** `64 kg`, `141 lb`, `64`; null when it is no mass */
-export function readMass(value: unknown): number | null {
-  const found = /^(\d+(?:\.\d+)?)\s*(kg|kgs|kilos?|lb|lbs|pounds?)?$/i.exec(text(value));
-  if (!found) return null;
-  return found[2]?.toLowerCase().startsWith('lb') || found[2]?.toLowerCase().startsWith('pound') ? poundsToKilograms(Number(found[1])) : Number(found[1]);
-}
-
-/** `168 cm`, `1.68 m`, `5'6"`, `168`; metres */
-export function readLength(value: unknown): number | null {
-  const raw = text(value);
-  const feet = /^(\d)\s*'\s*(\d{1,2})?\s*"?$/.exec(raw);
-  if (feet) return Number(feet[1]) * 0.3048 + Number(feet[2] ?? 0) * 0.0254;
-  const found = /^(\d+(?:\.\d+)?)\s*(cm|m)?$/i.exec(raw);
-  if (!found) return null;
-  const figure = Number(found[1]);
-  return found[2]?.toLowerCase() === 'cm' || (!found[2] && figure > 3) ? figure / 100 : figure;
-}
-
-/** `80 kg`, `80 kg x 5` */
-function readMax(value: unknown): KnownMax | null {
-  const [mass, reps = '1'] = text(value)
-    .toLowerCase()
-    .split(/\s*x\s*(?=\d+\s*$)/);
-  const kg = readMass(mass);
-  return kg === null || !/^\d+$/.test(reps.trim()) || Number(reps) < 1 ? null : { kg, reps: Number(reps) };
-}
-
-function readTimes(raw: Plain, warn: (key: string, message: string) => void): TimedEffort[] {
-  return Object.entries(raw).flatMap(([key, value]) => {
+function readTimes(raw: unknown, tell: Tell): TimedEffort[] {
+  return entriesOf(raw).flatMap(([key, value]) => {
     const found = /^(run|row|bike)_(\d+(?:\.\d+)?)_(m|km)$/.exec(key);
-    const seconds = readDuration(text(value));
-    if (!found || seconds === null || seconds <= 0) {
-      warn(
-        `times.${key}`,
-        found ? `“${text(value)}” is no time; expected minutes and seconds such as "1:42".` : 'expected run, row or bike with a distance, such as run_400_m.',
-      );
-      return [];
-    }
-    return [{ engine: found[1] as TimedEffort['engine'], metres: Number(found[2]) * (found[3] === 'km' ? 1000 : 1), seconds }];
+    const seconds = readDurationOf(value, 'seconds');
+    if (found && seconds !== null && seconds > 0 && seconds < 48 * 3600)
+      return [{ engine: found[1] as TimedEffort['engine'], metres: Number(found[2]) * (found[3] === 'km' ? 1000 : 1), seconds }];
+    tell(
+      'warning',
+      `times.${key}`,
+      found ? `“${textOf(value)}” is no time; expected minutes and seconds such as "1:42".` : 'expected run, row or bike with a distance, such as run_400_m.',
+    );
+    return [];
   });
 }
 
-const isSaid = (value: unknown): boolean => value !== undefined && value !== null && text(value) !== '';
-
 /** Years from `born` (a year, or a date with one) or `age`; null when neither is said or what is said is no age. */
-function readAge(file: Plain, today: string, warn: (key: string, message: string) => void): number | null {
+function readAge(file: Plain, today: string, tell: Tell): number | null {
   const said = isSaid(file['born']) ? 'born' : isSaid(file['age']) ? 'age' : null;
   if (said === null) return null;
-  const written = text(file[said]);
+  const written = textOf(file[said]);
   const year = /\d{4}/.exec(written);
   const age = said === 'age' ? Number(written) : year ? Number(today.slice(0, 4)) - Number(year[0]) : NaN;
   if (age >= 8 && age <= 100) return age;
-  warn(
+  const expected = said === 'age' ? '“37”' : '“1988”';
+  tell(
+    'warning',
     said,
     Number.isFinite(age)
       ? `“${written}” gives an age of ${age}; expected 8–100 years.`
-      : `“${written}” is no ${said === 'age' ? 'age' : 'year'}; expected such as ${said === 'age' ? '“37”' : '“1988”'}.`,
+      : `“${written}” is no ${said === 'age' ? 'age' : 'year'}; expected such as ${expected}.`,
   );
   return null;
 }
@@ -90,64 +60,120 @@ export function fileWithResults(file: unknown, logged: readonly { readonly worko
   return { ...file, results: [...told, ...logged.map(({ workout, score }) => ({ workout, score }))] };
 }
 
-function readResults(raw: unknown, warn: (key: string, message: string) => void): { workout: string; score: string }[] {
+function readResults(raw: unknown, tell: Tell): { workout: string; score: string }[] {
   if (raw === undefined || raw === null) return [];
-  const list = Array.isArray(raw) ? raw : [];
-  if (!Array.isArray(raw)) warn('results', 'expected a list of results, each with “workout” and “score”.');
-  return list.flatMap((each, index) => {
-    if (isPlain(each) && text(each['workout']) !== '' && readScore(text(each['score'])) !== null)
-      return [{ workout: text(each['workout']), score: text(each['score']) }];
-    warn(`results.${index + 1}`, 'expected a workout text and a score such as “8:41”, “7+12” or “92.5 kg”.');
+  if (!Array.isArray(raw)) tell('warning', 'results', 'expected a list of results, each with “workout” and “score”.');
+  return (Array.isArray(raw) ? raw.slice(0, mostEntries) : []).flatMap((each: unknown, index) => {
+    if (isPlain(each) && textOf(each['workout']) !== '' && /[\p{L}\p{N}]/u.test(textOf(each['score'])))
+      return [{ workout: textOf(each['workout']), score: textOf(each['score']) }];
+    tell('warning', `results.${index + 1}`, 'expected a workout text and a score such as “8:41”, “7+12” or “92.5 kg”.');
     return [];
   });
 }
 
-export function readPlace(raw: unknown, warn: (key: string, message: string) => void): Place {
-  if (!isPlain(raw)) return barePlace;
-  const floor = /^(\d+(?:\.\d+)?)\s*[x×]\s*(\d+(?:\.\d+)?)\s*(?:m)?$/i.exec(text(raw['floor']));
-  if (raw['floor'] !== undefined && !floor) warn('place.floor', `“${text(raw['floor'])}” is no floor; expected length × width such as “3 x 2 m”.`);
-  const ceiling = raw['ceiling'] === undefined ? barePlace.ceilingM : readLength(raw['ceiling']);
-  if (ceiling === null) warn('place.ceiling', `“${text(raw['ceiling'])}” is no height; expected metres such as “2.25 m”.`);
-  const street = raw['to_street'] === undefined ? null : readDuration(text(raw['to_street']));
-  if (raw['to_street'] !== undefined && street === null) warn('place.to_street', `“${text(raw['to_street'])}” is no time; expected seconds such as “20 s”.`);
-  const noise = text(raw['noise']) || 'normal';
-  if (!['free', 'normal', 'quiet'].includes(noise)) warn('place.noise', `“${noise}” is not known; expected free, normal or quiet.`);
-  const lines = Array.isArray(raw['kit']) ? raw['kit'].map(text) : text(raw['kit']).split('\n');
-  const kit = readKit(lines);
-  for (const problem of kit.problems) warn('place.kit', problem.message);
-  for (const key of Object.keys(raw))
-    if (!['name', 'floor', 'ceiling', 'noise', 'kit', 'to_street'].includes(key)) warn(`place.${key}`, 'unknown key; left out.');
-  return {
-    name: text(raw['name']) || 'home',
-    floor: floor ? { lengthM: Number(floor[1]), widthM: Number(floor[2]) } : barePlace.floor,
-    ceilingM: ceiling ?? barePlace.ceilingM,
-    noise: ['free', 'normal', 'quiet'].includes(noise) ? (noise as Place['noise']) : 'normal',
-    ...(street === null ? {} : { toStreetSeconds: street }),
-    kit: kit.items,
-  };
+function readMaxes(raw: unknown, units: MassUnit, tell: Tell): Record<string, KnownMax> {
+  const maxes: Record<string, KnownMax> = {};
+  for (const [key, value] of entriesOf(raw)) {
+    const id = idOf(key);
+    const max = readMax(value, units);
+    if (!id) tell('warning', `maxes.${key}`, `“${key}” is not a movement Gambito knows.`);
+    else if (max === null || max.kg > 600) tell('warning', `maxes.${key}`, `“${textOf(value)}” is no load; expected such as “92 kg” or “80 kg x 5”.`);
+    else maxes[id] = max;
+  }
+  return maxes;
+}
+function readBestSets(raw: unknown, tell: Tell): Record<string, number> {
+  const sets: Record<string, number> = {};
+  for (const [key, value] of entriesOf(raw)) {
+    const id = idOf(key);
+    const reps = readBest(value);
+    if (!id) tell('warning', `best_sets.${key}`, `“${key}” is not a movement Gambito knows.`);
+    else if (reps === null || reps < 0 || reps > 5000) tell('warning', `best_sets.${key}`, `“${textOf(value)}” is no count; expected 0 or more.`);
+    else sets[id] = reps;
+  }
+  return sets;
+}
+function idOf(key: string): string | null {
+  const id = key.slice(0, 80).replaceAll('_', '-');
+  return isMovementId(id) ? id : findMovement(key.slice(0, 80).replaceAll('_', ' '));
 }
 
-const known = [
-  'name',
-  'category',
-  'body_mass',
-  'stature',
-  'born',
-  'age',
-  'level',
-  'units',
-  'maxes',
-  'best_sets',
-  'times',
-  'avoid',
-  'limits',
-  'prefer',
-  'time_available',
-  'place',
-  'places',
-  'notes',
-  'results',
-];
+const ownership = ['owned', 'half', 'no'] as const;
+function readSkills(raw: unknown, tell: Tell): Athlete['skills'] {
+  const skills: Record<string, (typeof ownership)[number]> = {};
+  for (const [key, value] of entriesOf(raw)) {
+    const id = idOf(key);
+    const said = ownership.find((each) => each === textOf(value));
+    if (!id) tell('warning', `skills.${key}`, `“${key}” is not a movement Gambito knows.`);
+    else if (!said) tell('warning', `skills.${key}`, `“${textOf(value)}” is not known; expected owned, half or no.`);
+    else skills[id] = said;
+  }
+  return skills;
+}
+
+/** The words of an avoid-list. One that is not in the list is an error: passing it over could hurt somebody. */
+function readAvoid(raw: unknown, tell: Tell): Pick<Athlete, 'avoid' | 'unreadAvoid'> {
+  const words = (Array.isArray(raw) ? raw.map(textOf) : textOf(raw).split(','))
+    .map((word) =>
+      word
+        .trim()
+        .toLowerCase()
+        .replaceAll(/[\s-]+/g, '_'),
+    )
+    .filter((word) => word !== '');
+  const isName = (word: string): word is AvoidName => (avoidNames as readonly string[]).includes(word);
+  const unread = words.slice(0, mostEntries).filter((word) => !isName(word));
+  for (const word of unread) tell('error', 'avoid', `“${word.replaceAll('_', ' ')}” is not in the avoid-list; expected ${avoidNames.join(', ')}.`);
+  return { avoid: words.slice(0, mostEntries).filter(isName), unreadAvoid: unread };
+}
+
+/** Lines a coach typed that nobody could read: kept in the file, told each time. */
+function tellUnread(raw: unknown, tell: Tell): void {
+  for (const [key, lines] of entriesOf(raw))
+    for (const line of Array.isArray(lines) ? lines.slice(0, mostEntries) : [])
+      tell('warning', `unread.${key}`, `“${textOf(line)}” is kept in the file and not understood.`);
+}
+
+/** A figure within its bounds, or the usual one, said. */
+function within(value: number | null, low: number, high: number): number | null {
+  return value !== null && value >= low && value <= high ? value : null;
+}
+
+interface Body {
+  readonly category: Athlete['category'];
+  readonly level: Level;
+  readonly bodyMassKg: number;
+  readonly statureM: number;
+}
+function readBody(file: Plain, units: MassUnit, assumed: string[], tell: Tell): Body {
+  const category = file['category'] === 'men' || file['category'] === 'women' ? file['category'] : null;
+  if (category === null) {
+    if (isSaid(file['category'])) tell('warning', 'category', `“${textOf(file['category'])}” is not known; expected men or women.`);
+    assumed.push('category: the men’s column, because none was given');
+  }
+  const level = levels.find((each) => each === textOf(file['level'])) ?? null;
+  if (level === null) {
+    if (isSaid(file['level'])) tell('warning', 'level', `“${textOf(file['level'])}” is not known; expected ${levels.join(', ')}.`);
+    assumed.push('level: trained, because none was given');
+  }
+  const usual = category === 'women' ? { mass: 64, stature: 1.66 } : { mass: 80, stature: 1.78 };
+  const mass = within(readMass(file['body_mass'], units), 25, 250);
+  if (mass === null) {
+    if (isSaid(file['body_mass'])) tell('warning', 'body_mass', `“${textOf(file['body_mass'])}” is no body mass; expected 25–250 kg such as “64 kg”.`);
+    assumed.push(`body mass: ${usual.mass} kg, a usual figure`);
+  }
+  const stature = within(readLength(file['stature']), 1.2, 2.3);
+  if (stature === null) {
+    if (isSaid(file['stature'])) tell('warning', 'stature', `“${textOf(file['stature'])}” is no stature; expected 120–230 cm such as “168 cm”.`);
+    assumed.push(`stature: ${usual.stature} m, a usual figure`);
+  }
+  return { category: category ?? 'men', level: level ?? 'trained', bodyMassKg: mass ?? usual.mass, statureM: stature ?? usual.stature };
+}
+
+const known =
+  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread'.split(
+    ' ',
+  );
 
 /**
  * @param raw plain values, as a YAML or JSON reader gives them
@@ -156,92 +182,42 @@ const known = [
 export function readAthlete(raw: unknown, today: string): ReadAthlete {
   const problems: AthleteProblem[] = [];
   const assumed: string[] = [];
-  const warn = (key: string, message: string): void => {
-    problems.push({ level: 'warning', key, message });
-  };
+  const tell: Tell = (level, key, message) => void problems.push({ level, key, message });
   const file: Plain = isPlain(raw) ? raw : {};
-  if (!isPlain(raw))
-    problems.push({ level: 'error', key: '', message: 'Expected an athlete as keys and values, such as “level: trained” and “body_mass: 64 kg”.' });
-  for (const key of Object.keys(file)) if (!known.includes(key)) warn(key, `unknown key “${key}”; left out.`);
-
-  const category = file['category'] === 'men' || file['category'] === 'women' ? file['category'] : null;
-  if (category === null) {
-    if (file['category'] !== undefined) warn('category', `“${text(file['category'])}” is not known; expected men or women.`);
-    assumed.push('category: the men’s column, because none was given');
-  }
-  const level = levels.find((each) => each === text(file['level'])) ?? null;
-  if (level === null) {
-    if (file['level'] !== undefined) warn('level', `“${text(file['level'])}” is not known; expected ${levels.join(', ')}.`);
-    assumed.push('level: trained, because none was given');
-  }
-  const massRead = readMass(file['body_mass']);
-  const mass = massRead !== null && massRead >= 25 && massRead <= 250 ? massRead : null;
-  if (mass === null) {
-    if (file['body_mass'] !== undefined) warn('body_mass', `“${text(file['body_mass'])}” is no body mass; expected 25–250 kg such as “64 kg”.`);
-    assumed.push(`body mass: ${category === 'women' ? 64 : 80} kg, a usual figure`);
-  }
-  const statureRead = readLength(file['stature']);
-  const stature = statureRead !== null && statureRead >= 1.2 && statureRead <= 2.3 ? statureRead : null;
-  if (stature === null) {
-    if (file['stature'] !== undefined) warn('stature', `“${text(file['stature'])}” is no stature; expected 120–230 cm such as “168 cm”.`);
-    assumed.push(`stature: ${category === 'women' ? 1.66 : 1.78} m, a usual figure`);
-  }
-  const age = readAge(file, today, warn);
-
-  const maxes: Record<string, KnownMax> = {};
-  for (const [key, value] of Object.entries(isPlain(file['maxes']) ? file['maxes'] : {})) {
-    const id = idOf(key);
-    const max = readMax(value);
-    if (!id) warn(`maxes.${key}`, `“${key}” is not a movement Gambito knows.`);
-    else if (max === null || max.kg > 600) warn(`maxes.${key}`, `“${text(value)}” is no load; expected such as “92 kg” or “80 kg x 5”.`);
-    else maxes[id] = max;
-  }
-  const bestSets: Record<string, number> = {};
-  for (const [key, value] of Object.entries(isPlain(file['best_sets']) ? file['best_sets'] : {})) {
-    const id = idOf(key);
-    const reps = Number(text(value).replace(/\s*(?:s|reps)$/, '') || NaN);
-    if (!id) warn(`best_sets.${key}`, `“${key}” is not a movement Gambito knows.`);
-    else if (!Number.isFinite(reps) || reps < 0 || reps > 5000) warn(`best_sets.${key}`, `“${text(value)}” is no count; expected 0 or more.`);
-    else bestSets[id] = reps;
-  }
-  const avoid = (Array.isArray(file['avoid']) ? file['avoid'] : file['avoid'] === undefined || file['avoid'] === null ? [] : text(file['avoid']).split(','))
-    .map((each) => text(each).trim().replaceAll(' ', '_'))
-    .filter((each) => each !== '')
-    .filter((each): each is AvoidName => {
-      const fine = (avoidNames as readonly string[]).includes(each);
-      if (!fine) warn('avoid', `“${each}” is not known; expected ${avoidNames.join(', ')}.`);
-      return fine;
-    });
+  if (!isPlain(raw)) tell('error', '', 'Expected an athlete as keys and values, such as “level: trained” and “body_mass: 64 kg”.');
+  for (const key of Object.keys(file)) if (!known.includes(key)) tell('warning', key, `unknown key “${key}”; kept in the file and not read.`);
+  const units: MassUnit = file['units'] === 'lb' ? 'lb' : 'kg';
+  if (isSaid(file['units']) && file['units'] !== 'kg' && file['units'] !== 'lb')
+    tell('warning', 'units', `“${textOf(file['units'])}” is not known; expected kg or lb.`);
+  const body = readBody(file, units, assumed, tell);
   const limits = isPlain(file['limits']) ? file['limits'] : {};
-  const rawPlaces = Array.isArray(file['places']) ? file['places'] : file['place'] === undefined ? [] : [file['place']];
-  const time = readDuration(typeof file['time_available'] === 'number' ? `${file['time_available']} min` : text(file['time_available']));
-  if (isSaid(file['time_available']) && time === null) warn('time_available', `“${text(file['time_available'])}” is no time; expected such as “40 min”.`);
-  if (isSaid(file['units']) && file['units'] !== 'kg' && file['units'] !== 'lb') warn('units', `“${text(file['units'])}” is not known; expected kg or lb.`);
+  const rawPlaces = Array.isArray(file['places']) ? file['places'].slice(0, 20) : file['place'] === undefined || file['place'] === null ? [] : [file['place']];
+  const time = readDurationOf(file['time_available'], 'minutes');
+  if (isSaid(file['time_available']) && time === null)
+    tell('warning', 'time_available', `“${textOf(file['time_available'])}” is no time; expected such as “40 min”.`);
+  const reach = within(readLength(file['reach']), 1.3, 3.2);
+  if (isSaid(file['reach']) && reach === null)
+    tell('warning', 'reach', `“${textOf(file['reach'])}” is no reach; expected the height of the raised hand such as “212 cm”.`);
+  tellUnread(file['unread'], tell);
   return {
     athlete: {
-      name: text(file['name']) || 'Athlete',
-      category: category ?? 'men',
-      bodyMassKg: mass ?? (category === 'women' ? 64 : 80),
-      statureM: stature ?? (category === 'women' ? 1.66 : 1.78),
-      ageYears: age,
-      level: level ?? ('trained' satisfies Level),
-      units: file['units'] === 'lb' ? 'lb' : 'kg',
-      maxes,
-      bestSets,
-      times: readTimes(isPlain(file['times']) ? file['times'] : {}, warn),
-      avoid,
-      limits: { squatDepth: text(limits['squat_depth']) || null, reach: text(limits['reach']) || null },
-      prefer: Object.fromEntries(Object.entries(isPlain(file['prefer']) ? file['prefer'] : {}).map(([key, value]) => [key, text(value)])),
-      timeAvailableSeconds: time,
-      places: rawPlaces.length > 0 ? rawPlaces.map((each) => readPlace(each, warn)) : [barePlace],
-      results: readResults(file['results'], warn),
+      name: textOf(file['name']) || 'Athlete',
+      ...body,
+      ageYears: readAge(file, today, tell),
+      units,
+      maxes: readMaxes(file['maxes'], units, tell),
+      bestSets: readBestSets(file['best_sets'], tell),
+      times: readTimes(file['times'], tell),
+      ...readAvoid(file['avoid'], tell),
+      skills: readSkills(file['skills'], tell),
+      reachM: reach,
+      limits: { squatDepth: textOf(limits['squat_depth']) || null, reach: textOf(limits['reach']) || null },
+      prefer: Object.fromEntries(entriesOf(file['prefer']).map(([key, value]) => [key, textOf(value)])),
+      timeAvailableSeconds: time === null || time > 0 ? time : null,
+      places: rawPlaces.length > 0 ? rawPlaces.map((each) => readPlace(each, tell, { category: body.category, units })) : [barePlace],
+      results: readResults(file['results'], tell),
       assumed,
     },
     problems,
   };
-}
-
-function idOf(key: string): string | null {
-  const id = key.replaceAll('_', '-');
-  return isMovementId(id) ? id : findMovement(key.replaceAll('_', ' '));
 }

@@ -3,6 +3,7 @@
  * both the aliases and the words asked for go through the same folding, so they meet.
  */
 import { distance } from 'fastest-levenshtein';
+import { own } from '../text/own';
 import { movements } from './catalogue';
 import type { MovementId } from './movement';
 
@@ -59,7 +60,7 @@ export function foldName(text: string): string {
     .trim()
     .replace(/\bkbs$/, 'kettlebell swing')
     .split(/\s+/)
-    .flatMap((word) => (shortForms[word] ?? (word.endsWith('s') ? shortForms[word.slice(0, -1)] : undefined) ?? word).split(' '));
+    .flatMap((word) => (own(shortForms, word) ?? (word.endsWith('s') ? own(shortForms, word.slice(0, -1)) : undefined) ?? word).split(' '));
   return words.map((word) => (word === 'unders' ? 'under' : singular(word))).join(' ');
 }
 
@@ -95,19 +96,22 @@ export function unknownId(text: string): MovementId {
 
 /** Movements that words which are none could well mean: a slip of a letter in four, or more than half of the words shared. None is better than a wild one. */
 export function nearMovements(text: string, most = 3): MovementId[] {
-  const folded = foldName(text).slice(0, 60);
+  const folded = foldName(text.slice(0, 60));
   const words = folded.split(' ');
-  const near = (spelling: string): boolean => {
+  const slips = Math.max(1, Math.floor(folded.length / 4));
+  const scored = new Map<MovementId, number>();
+  for (const [spelling, id] of spellings) {
     const others = spelling.split(' ');
     const shared = words.filter((word) => others.includes(word)).length;
-    return distance(folded, spelling) <= Math.max(1, Math.floor(folded.length / 4)) || (shared >= 1 && 2 * shared > Math.max(words.length, others.length));
-  };
-  const close = new Set([...spellings].filter(([spelling]) => near(spelling)).map(([, id]) => id));
-  return close.size === 0
-    ? []
-    : nearestMovements(text.slice(0, 60), 400)
-        .filter((id) => close.has(id))
-        .slice(0, most);
+    const alike = shared >= 1 && 2 * shared > Math.max(words.length, others.length);
+    if (!alike && Math.abs(spelling.length - folded.length) > slips) continue;
+    const away = distance(folded, spelling);
+    if (alike || away <= slips) scored.set(id, Math.min(scored.get(id) ?? Infinity, away - 2.5 * shared));
+  }
+  return [...scored]
+    .sort((a, b) => a[1] - b[1])
+    .slice(0, most)
+    .map(([id]) => id);
 }
 
 /** The nearest names to words that are none, closest first; ties in the catalogue's order. */

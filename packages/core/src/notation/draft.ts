@@ -27,6 +27,8 @@ export interface Draft {
   /** figures without a unit that wait for the movement to say what they are */
   bare: Figure[];
   notes: { text: string; from: number; to: number }[];
+  /** `(or ring rows)`: where the coach's other options stand */
+  options: { from: number; to: number }[];
 }
 
 export const emptyDraft = (): Draft => ({
@@ -49,6 +51,7 @@ export const emptyDraft = (): Draft => ({
   kinds: [],
   bare: [],
   notes: [],
+  options: [],
 });
 
 export const fixed = (columns: Columns, low: number | null = null): Count => ({ kind: 'fixed', men: columns.men, women: columns.women, low });

@@ -92,6 +92,15 @@ function isPlainName(said: string, movement: string): boolean {
 }
 /** The coach's own words while they still mean this movement, else the usual ones; an implement that is another than the movement's stands before it. */
 export function nameOf(slot: Slot): string {
+  const known = names.get(slot);
+  if (known !== undefined) return known;
+  const name = nameAnew(slot);
+  names.set(slot, name);
+  return name;
+}
+/** A slot is a value: its name is worked out once. */
+const names = new WeakMap<Slot, string>();
+function nameAnew(slot: Slot): string {
   if (slot.implement) return `${slot.implement} ${wordsOf(slot.movement).replace(/^(?:dumbbell|kettlebell|barbell) /, '')}`;
   const { said } = slot;
   if (said !== null && (findMovement(said) ?? unknownId(said)) === slot.movement)
@@ -130,7 +139,7 @@ function coreOf(slot: Slot): string {
 
 /** Would these words of a line be read as one slot that means the same again? */
 function readsBack(text: string, check: (slot: Slot) => boolean): boolean {
-  const none = { bare: 'max', room: 'kg', nextId: () => 1, report: () => undefined, timesBlocks: new WeakSet<Block>() } as const;
+  const none = { bare: 'max', room: 'kg', nextId: () => 1, mayLookNear: () => false, report: () => undefined, timesBlocks: new WeakSet<Block>() } as const;
   const { items } = readLine({ number: 1, indent: 0, column: 0, text }, none);
   const [slot] = items;
   return items.length === 1 && slot?.kind === 'slot' && slot.alternatives.length === 0 && check(slot);

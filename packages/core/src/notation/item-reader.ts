@@ -13,10 +13,12 @@ import type { ReadProblem } from './problems';
 import { readCount } from './read-count';
 import { emptyDraft } from './draft';
 import { hasClock, isBlockHeader, readHeader, type Header } from './read-header';
-import { readLine } from './read-line';
+import { grown, readLine } from './read-line';
 import type { SlotContext } from './to-slot';
 
 export const once: Range = { low: 1, high: 1 };
+/** unknown movements of one text for which near names are looked up */
+const mostLooks = 40;
 export type BareCount = SlotContext['bare'];
 
 /** A line seen as what it may be over others: a block, a clause, or work. */
@@ -37,11 +39,14 @@ export class ItemReader {
   restBetween: Rest | null = null;
   /** a cap and a team that stood among the work */
   readonly said: { capSeconds: number | null; team: Team | null } = { capSeconds: null, team: null };
+  private step: number | null = null;
   private lastId = 0;
 
   constructor(readonly room: MassUnit) {}
 
   readonly nextId = (): number => ++this.lastId;
+  private looked = 0;
+  readonly mayLookNear = (): boolean => this.looked++ < mostLooks;
   readonly report = (problem: ReadProblem): void => {
     this.problems.push(problem);
     if (problem.code === 'unreadable' || problem.code === 'zero_count') this.notes.push(problem.text);
@@ -56,16 +61,17 @@ export class ItemReader {
   }
 
   /** One line of work → its items. */
-  private work(line: Line, bare: BareCount, listed = false): Item[] {
-    const { items, interruption, header } = readLine(
+  private work(line: Line, bare: BareCount, listed = line.listed === true): Item[] {
+    const { items, interruption, header, step } = readLine(
       line,
-      { bare, room: this.room, nextId: this.nextId, report: this.report, timesBlocks: this.timesBlocks },
+      { bare, room: this.room, nextId: this.nextId, mayLookNear: this.mayLookNear, report: this.report, timesBlocks: this.timesBlocks },
       listed,
     );
     this.interruption = interruption ?? this.interruption;
     this.said.capSeconds = header.capSeconds ?? this.said.capSeconds;
     this.said.team = header.team ?? this.said.team;
     this.place(items, line.number);
+    if (step !== null && items.length === 0) this.step = step;
     return [...items];
   }
   private place(items: readonly Item[], number: number): void {
@@ -93,6 +99,14 @@ export class ItemReader {
       const below = childrenEnd(lines, at);
       const read = this.level(lines, at, below, bare, depth, inLadder);
       items.push(...read.items);
+      if (this.step !== null) {
+        // "+3 each round" on a line of its own: everything above it grows
+        const step = this.step;
+        this.step = null;
+        items.forEach((item, index) => {
+          if (item.kind === 'slot') items[index] = this.replace(item, grown(item, step));
+        });
+      }
       at = read.next;
     }
     return inLadder ? items : withOwnLadders(items, (lengths) => first && this.report({ code: 'ladders_disagree', span: spanOfLine(first), lengths }));

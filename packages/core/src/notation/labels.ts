@@ -11,7 +11,7 @@ export interface SectionLabel {
 
 const sections: readonly (readonly [readonly string[], SectionKind])[] = [
   [['warm', 'up'], 'quality'],
-  [['warmup'], 'quality'],
+  [['warmup|wu'], 'quality'],
   [['cool', 'down'], 'quality'],
   [['cooldown'], 'quality'],
   [['mobility'], 'quality'],

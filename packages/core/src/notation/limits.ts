@@ -2,7 +2,7 @@
 export const most = {
   /** characters of a text */
   length: 100_000,
-  lines: 3_000,
+  lines: 600,
   lineLength: 800,
   rounds: 300,
   intervals: 300,

@@ -12,6 +12,8 @@ export interface Line {
   /** characters before the text */
   readonly column: number;
   readonly text: string;
+  /** stands behind a header on its line: commas part movements even where no figure follows them */
+  readonly listed?: true;
 }
 
 const lead = /^[ \t\u00a0]*(?:[-*•·–—][ \t]+)?/;

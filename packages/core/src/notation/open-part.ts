@@ -82,7 +82,7 @@ export function openPart(body: readonly Line[], label: SectionLabel | null, sett
     }
     merge(header, next);
     titled ||= hasClock(next);
-    if (inline && (isWork(inline) || cursor.tokens[cursor.at - 1]?.text === ':')) work.push(inline);
+    if (inline && (isWork(inline) || cursor.tokens[cursor.at - 1]?.text === ':')) work.push({ ...inline, listed: true });
     else if (inline) reader.note(line, cursor, cursor.at);
   });
   if (!hasClock(header) && work[0] && isMinute(work[0])) header.clock = { kind: 'every', intervalSeconds: 60, totalSeconds: null, count: null };

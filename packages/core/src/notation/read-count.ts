@@ -1,6 +1,7 @@
 /** How much of a movement: `9`, `12/9 cal`, `5-8`, `21-15-9:`, `4, +4 each round:`, `20 x 10 m`, `8/side`, `5+5`, `max cal in 2:00`, `1 min max`, `:30`. */
 import type { Columns, Range } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
+import { own } from '../text/own';
 import { fixed, type Draft } from './draft';
 import { readColumns, readDuration, readLadder, readSpan, readUnit, readMassUnit } from '../text/figures';
 
@@ -96,11 +97,14 @@ function readMax(cursor: Cursor, draft: Draft): boolean {
     c.word('of');
     return c.word('max', 'maximum') ? seconds : null;
   });
+  // "max effort 500 m row" has its count
+  if (timed === null && cursor.isWord('effort', 1) && cursor.isNumber(2)) cursor.phrase('max|maximum', 'effort');
   if (timed === null && !cursor.word('max', 'maximum')) return false;
   cursor.word('effort');
   const token = cursor.peek();
-  if (token?.kind === 'word' && maxUnits[token.text] !== undefined && cursor.peek(1) !== null) {
-    draft.unit = maxUnits[token.text]!;
+  const unit = token?.kind === 'word' && cursor.peek(1) !== null ? own(maxUnits, token.text) : undefined;
+  if (unit !== undefined) {
+    draft.unit = unit;
     cursor.at++;
   }
   cursor.sign(':');

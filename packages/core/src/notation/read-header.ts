@@ -5,6 +5,7 @@
 import { poundsToKilograms } from '../units/mass';
 import type { Part, Range, Rest, ScoreKind, Team } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
+import { own } from '../text/own';
 import { readColumns, readDuration, readDurationSpan, readLadder, readSpan, type Ladder, readMassUnit } from '../text/figures';
 import { readRest } from './read-rest';
 
@@ -309,9 +310,9 @@ function readHeavy(cursor: Cursor): number | null | undefined {
   const word = cursor.try((c) => {
     const heavy = c.phrase('a|one?', 'heavy');
     const token = c.peek();
-    return heavy && token?.kind === 'word' && (token.text in repsOfHeavy || token.text === 'set') ? c.next()!.text : null;
+    return heavy && token?.kind === 'word' && (own(repsOfHeavy, token.text) !== undefined || token.text === 'set') ? c.next()!.text : null;
   });
-  return word === null ? undefined : (repsOfHeavy[word] ?? cursor.try((c) => (c.word('of') && c.isNumber() ? c.next()!.value : null)));
+  return word === null ? undefined : (own(repsOfHeavy, word) ?? cursor.try((c) => (c.word('of') && c.isNumber() ? c.next()!.value : null)));
 }
 
 /** `3 rounds`, `3-5 rounds of`, `3 sets`, `4 RFT`, `5 x`, before a clock. */
@@ -508,7 +509,7 @@ function passGlue(cursor: Cursor): void {
 export function readHeader(cursor: Cursor): Header | null {
   const start = cursor.at;
   const header = emptyHeader();
-  cursor.word('complete', 'perform', 'do', 'then', 'as') && cursor.isWord('many') && (cursor.at = start);
+  cursor.word('complete', 'perform', 'do', 'then');
   cursor.sign('(');
   let taken = false;
   while (!cursor.done) {

@@ -11,6 +11,7 @@ import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
 import { most } from './limits';
 import type { ReadProblem } from './problems';
 import { cap, emptyHeader, team, type Header } from './read-header';
+import { readStep } from './read-count';
 import { isRestNext, readMember, readRounds } from './read-member';
 import { readRest } from './read-rest';
 import { toSlot, type Inherited, type SlotContext } from './to-slot';
@@ -20,6 +21,7 @@ export interface LineContext {
   readonly bare: SlotContext['bare'];
   readonly room: MassUnit;
   readonly nextId: () => number;
+  readonly mayLookNear: () => boolean;
   readonly report: (problem: ReadProblem) => void;
   /** sets of what was written with a times sign (`5x5`, `8 x 200 m`) */
   readonly timesBlocks: WeakSet<Block>;
@@ -29,7 +31,13 @@ export interface ReadLine {
   readonly interruption: Interruption | null;
   /** a cap or a team that was said among the work */
   readonly header: Header;
+  /** `+3 each round` as a clause of the whole line */
+  readonly step: number | null;
 }
+/** A fixed count that grows by so much a round. */
+export const grown = (slot: Slot, step: number): Pick<Slot, 'count'> => ({
+  count: slot.count.kind === 'fixed' ? { kind: 'growing', start: slot.count.men, step } : slot.count,
+});
 
 /** A string of linked movements, or one; a load or a hold at the very end goes to all members that have none. */
 function readString(cursor: Cursor, context: SlotContext, bracket: Slot['bracket'], inherited: Inherited | null): { slots: Slot[]; drafts: Draft[] } {
@@ -110,6 +118,10 @@ function readPiece(cursor: Cursor, context: SlotContext): { slots: Slot[]; times
   const { slots, drafts } = readOption(cursor, context, null);
   const alternatives: Slot[][] = [];
   const first = slots[0];
+  for (const { from, to } of drafts[0]?.options ?? []) {
+    const aside = readOption(cursor.part(from, to), context, first ? { count: first.count, unit: first.unit, unitSaid: first.unitSaid } : null);
+    if (aside.slots.length > 0) alternatives.push(aside.slots);
+  }
   while (!isRestNext(cursor) && orSign(cursor) && !cursor.done) {
     const option = readOption(cursor, context, first ? { count: first.count, unit: first.unit, unitSaid: first.unitSaid } : null);
     if (option.slots.length > 0) alternatives.push(option.slots);
@@ -191,6 +203,7 @@ export function readLine(line: Line, context: LineContext, listed = false): Read
   const items: Item[] = [];
   const header = emptyHeader();
   let interruption: Interruption | null = null;
+  let step: number | null = null;
   let last: { ladder: Slot['count'] | null } = { ladder: null };
   while (!cursor.done) {
     const from = cursor.at;
@@ -204,6 +217,14 @@ export function readLine(line: Line, context: LineContext, listed = false): Read
       continue;
     }
     if (cursor.try((c) => cap(c, header) || (items.length > 0 && !c.isWord(['synchro', 'sync', 'partner']) && team(c, header)) || null)) continue;
+    const more = readStep(cursor);
+    if (more !== null) {
+      step = more;
+      items.forEach((item, index) => {
+        if (item.kind === 'slot') items[index] = { ...item, ...grown(item, more) };
+      });
+      continue;
+    }
     const rounds = readRounds(cursor);
     if (rounds && (rounds.before || items.length > 0)) {
       const inside = rounds.before ? readLine(restOfLine(line, cursor, cursor.at), context, listed) : null;
@@ -211,7 +232,12 @@ export function readLine(line: Line, context: LineContext, listed = false): Read
       context.timesBlocks.delete(block);
       items.push(block);
       if (inside)
-        return { items, interruption: inside.interruption ?? interruption, header: { ...header, capSeconds: inside.header.capSeconds ?? header.capSeconds } };
+        return {
+          items,
+          step,
+          interruption: inside.interruption ?? interruption,
+          header: { ...header, capSeconds: inside.header.capSeconds ?? header.capSeconds },
+        };
       continue;
     }
     const group = readGroup(cursor, line, context);
@@ -236,7 +262,7 @@ export function readLine(line: Line, context: LineContext, listed = false): Read
     if (slots.length === 0 && !named) reportUnread(cursor, from, line, context);
     if (cursor.at === from) cursor.next();
   }
-  return { items, interruption, header };
+  return { items, interruption, header, step };
 }
 
 /** `5 x (200 m run, 10 push-ups)`: rounds on one line. */

@@ -2,6 +2,7 @@
 import { findMovement } from '../movements/names';
 import type { MassUnit } from '../units/mass';
 import type { Cursor } from '../text/cursor';
+import { own } from '../text/own';
 import { emptyDraft, type Draft } from './draft';
 import { readColumns, readLadder, readSpan, readTempo, readUnit } from '../text/figures';
 import type { Range } from '../workout/workout';
@@ -97,7 +98,7 @@ function takeWith(cursor: Cursor, draft: Draft): boolean {
       if (!c.isWord('pair', 1)) c.phrase('a|an|one');
       const read = readMass(c, null);
       const token = c.peek();
-      const held = token?.kind === 'word' ? implementsInHand[token.text] : undefined;
+      const held = token?.kind === 'word' ? own(implementsInHand, token.text) : undefined;
       if (!read || !held || read.load.kind !== 'mass') return null;
       c.at++;
       draft.load = { ...read.load, count: held[1] === 2 ? 2 : read.load.count };
@@ -205,6 +206,10 @@ function takeAside(cursor: Cursor, draft: Draft, context: MemberContext): boolea
   return true;
 }
 function readAside(inside: Cursor, draft: Draft, context: MemberContext): void {
+  if (inside.isWord('or') && orMovement(inside)) {
+    draft.options.push({ from: inside.at + 1, to: inside.end });
+    return;
+  }
   while (!inside.done) {
     const from = inside.at;
     if (inside.sign(',', ';', '@')) continue;
@@ -279,6 +284,7 @@ export function startsMovement(cursor: Cursor, listed: boolean): boolean {
   if (ahead.isWord('then')) return true;
   if (ahead.isWord(['max', 'maximum'])) return !ahead.isWord(['effort', 'height'], 1);
   if (startsClause(ahead)) return true;
+  if (ahead.try((c) => readStep(c)) !== null) return true;
   if (ahead.isWord('every')) return ahead.isNumber(1) || ahead.isWord(['minute', 'min'], 1) || ahead.peek(1)?.kind === 'clock';
   const token = ahead.peek();
   if (token?.kind === 'word') return listed && findMovement(ahead.text(ahead.at, boundary(ahead))) !== null;

@@ -1,5 +1,6 @@
 /** Lines of one part → part: its header lines name the kind and the clock, the lines below the work. */
 import { mapBlocks, slotsOfItems, stepsOfPart } from '../workout/walk';
+import { formatClock } from '../units/duration';
 import type { EveryPart, Item, Part, Range, Rest, ScoreKind, Segment, Slot } from '../workout/workout';
 import { readDuration } from '../text/figures';
 import { once, type BareCount, type ItemReader } from './item-reader';
@@ -197,6 +198,8 @@ function intervalsOf(opening: Opening, clock: Extract<Clock, { kind: 'every' }>,
   const { header, reader, first } = opening;
   const rounds = header.times ?? header.sets ?? (header.rounds ? header.rounds.high * Math.max(1, stations.length) : null);
   const said = clock.count ?? (clock.totalSeconds !== null ? Math.floor(clock.totalSeconds / intervalSeconds) : rounds);
+  if (clock.count === null && clock.totalSeconds !== null && clock.totalSeconds % intervalSeconds !== 0 && said !== null)
+    reader.report({ code: 'read_as', span: spanOfLine(first), text: first.text, as: `${said} intervals, ${formatClock(said * intervalSeconds)} in all` });
   if (said === null) reader.report({ code: 'no_duration', span: spanOfLine(first), header: first.text.replace(/[:\s]+$/, ''), usual: '10:00' });
   return countWithin(said ?? (stations.length > 1 ? stations.length : 10), opening);
 }

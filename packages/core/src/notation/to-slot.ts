@@ -5,6 +5,7 @@ import { findMovement, foldName, nearMovements, unknownId } from '../movements/n
 import { poundsToKilograms } from '../units/mass';
 import type { Slot } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
+import { own } from '../text/own';
 import { fixed, type Draft } from './draft';
 import { most } from './limits';
 import type { MemberContext } from './read-member';
@@ -13,6 +14,8 @@ export interface SlotContext extends MemberContext {
   /** what a movement without a figure means here */
   readonly bare: 'rung' | 'max' | 'missing';
   readonly nextId: () => number;
+  /** looking for near names takes its time: a text of nothing but unknown words gets them for the first few */
+  readonly mayLookNear: () => boolean;
 }
 
 interface Found {
@@ -194,7 +197,7 @@ function lookUpShorter(name: string): Found | null {
 function lookUpImplement(name: string): Found | null {
   const words = name.toLowerCase().split(/\s+/);
   const at = words[0] === 'water' && words[1] === 'can' ? 1 : 0;
-  const implement = implementWords[words[at]!];
+  const implement = own(implementWords, words[at]!);
   if (!implement || words.length < at + 2) return null;
   const family = words.slice(at + 1).join(' ');
   for (const carrier of ['dumbbell', 'kettlebell', '']) {
@@ -287,7 +290,12 @@ function noteOf(draft: Draft, behind: string | null, context: SlotContext): stri
 
 function unknown(draft: Draft, context: SlotContext): Found {
   const text = draft.name;
-  context.report({ code: 'unknown_movement', span: context.span(draft.nameFrom, draft.nameTo), text, nearest: nearMovements(text) });
+  context.report({
+    code: 'unknown_movement',
+    span: context.span(draft.nameFrom, draft.nameTo),
+    text,
+    nearest: context.mayLookNear() ? nearMovements(text) : [],
+  });
   return { id: unknownId(text), said: text, implement: null, note: null };
 }
 

@@ -1,6 +1,21 @@
 /** A place in a line's tokens. Rules take from it, or leave it where it was and return null; what no rule took is still there to be told. */
 import { lex, type Token } from './lexer';
 
+interface Pattern {
+  readonly options: ReadonlySet<string>;
+  readonly optional: boolean;
+}
+/** The patterns of `phrase`, taken apart once: as many as the grammar has. */
+const patterns = new Map<string, Pattern>();
+function patternOf(pattern: string): Pattern {
+  const known = patterns.get(pattern);
+  if (known) return known;
+  const optional = pattern.endsWith('?');
+  const made = { optional, options: new Set((optional ? pattern.slice(0, -1) : pattern).split('|')) };
+  patterns.set(pattern, made);
+  return made;
+}
+
 export class Cursor {
   private constructor(
     readonly source: string,
@@ -59,10 +74,10 @@ export class Cursor {
   phrase(...words: readonly string[]): boolean {
     const start = this.at;
     for (const pattern of words) {
-      const optional = pattern.endsWith('?');
-      const options = (optional ? pattern.slice(0, -1) : pattern).split('|');
+      const { options, optional } = patternOf(pattern);
       const hyphen = this.at > start && this.isSign('-') ? 1 : 0;
-      if (this.isWord(options, hyphen)) this.at += hyphen + 1;
+      const token = this.peek(hyphen);
+      if (token?.kind === 'word' && options.has(token.text)) this.at += hyphen + 1;
       else if (!optional) {
         this.at = start;
         return false;

@@ -2,6 +2,7 @@
 import type { MassUnit } from '../units/mass';
 import type { Columns, CountUnit, Range, SaidUnit } from '../workout/workout';
 import type { Cursor } from './cursor';
+import { own } from './own';
 
 /** Units that may follow a decimal comma: `22,5 kg`. */
 const unitWords = new Set([
@@ -265,7 +266,7 @@ export const saidFactor: Readonly<Record<SaidUnit, number>> = { km: 1000, mile: 
 export function readUnit(cursor: Cursor): Unit | null {
   const token = cursor.peek();
   if (token?.kind === 'word') {
-    const unit = units[token.text];
+    const unit = own(units, token.text);
     if (!unit) return null;
     cursor.at++;
     cursor.try((c) => (c.isSign('.') && !c.peek()!.spaced ? c.sign('.') : null));

@@ -224,7 +224,11 @@ export function amountOf({ slot, counts }: Move, category: Category): number | n
 
 export type Amounts = Readonly<Record<string, number>>;
 /** Adds up steps by movement, in each slot's own unit. */
-export function addSteps(steps: readonly Step[], category: Category, into: Record<string, number> = {}): Record<string, number> {
+export function addSteps(
+  steps: readonly Step[],
+  category: Category,
+  into: Record<string, number> = Object.create(null) as Record<string, number>,
+): Record<string, number> {
   for (const step of steps) {
     if (step.kind === 'pause') continue;
     const amount = amountOf(step, category);
@@ -235,7 +239,8 @@ export function addSteps(steps: readonly Step[], category: Category, into: Recor
 
 /** Work of a part by movement: one pass for an AMRAP, the whole for the rest; interruptions, which depend on the time, left out. */
 export function workOf(part: Part, category: Category = 'men'): Record<string, number> {
-  const into: Record<string, number> = {};
+  // no prototype: a movement may be called anything
+  const into = Object.create(null) as Record<string, number>;
   const pieces = schedule(part).filter((piece) => piece.kind === 'work');
   for (const piece of part.kind === 'amrap' ? pieces.slice(0, 1) : pieces) addSteps(stepsOfPass(piece.items, piece.pass), category, into);
   return into;
