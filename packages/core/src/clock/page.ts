@@ -3,7 +3,7 @@ import { formatClock } from '../units/duration';
 import { schedule, ticksOf, type WorkPiece } from '../workout/schedule';
 import { itemLists } from '../workout/walk';
 import type { Item, Part, Slot } from '../workout/workout';
-import { formatSlot, formatString } from '../notation/format-workout';
+import { formatSlot, formatString, joined } from '../notation/format-workout';
 import { blockWords, headOf, pieceWords, plainSentence, restWords } from './words';
 
 export type PageRow =
@@ -29,13 +29,28 @@ export interface PagePart {
 const mostBoxes = 60;
 
 function rowsOfItems(items: readonly Item[], depth: number, next: () => number): PageRow[] {
-  return items.flatMap((item): PageRow[] => {
+  return items.flatMap((item, at): PageRow[] => {
+    const before = items[at - 1];
+    if (item.kind === 'slot' && isJoined(items, at)) {
+      const opens = before?.kind !== 'slot' || !joined(before, item);
+      const head: PageRow[] = opens
+        ? [{ kind: 'head', depth, text: item.bracket ? `${item.bracket.times} rounds, each one rep` : 'Without putting it down' }]
+        : [];
+      return [...head, { kind: 'line', depth: depth + 1, slot: next(), text: lineText(item) }];
+    }
     if (item.kind === 'pause') return [{ kind: 'rest', depth, text: restWords(item.seconds) }];
     if (item.kind === 'slot') return [{ kind: 'line', depth, slot: next(), text: lineText(item) }];
     const bare = item.ladder === null && item.rounds.high === 1;
     const inside = rowsOfItems(item.items, bare ? depth : depth + 1, next);
     return bare ? inside : [{ kind: 'head', depth, text: blockWords(item) }, ...inside];
   });
+}
+/** Is this slot one of several that belong together? A bracket of one movement is a string of its own. */
+function isJoined(items: readonly Item[], at: number): boolean {
+  const item = items[at];
+  if (item?.kind !== 'slot') return false;
+  if (item.bracket) return true;
+  return [items[at - 1], items[at + 1]].some((other) => other?.kind === 'slot' && joined(item, other));
 }
 /** A slot with the coach's other options behind it. */
 export const lineText = (slot: Slot): string => [formatSlot(slot), ...slot.alternatives.map(formatString)].join(' or ');

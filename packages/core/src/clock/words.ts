@@ -1,5 +1,5 @@
 /** A part's schedule in words: what stands over it, what each piece and each tick is called, and one plain sentence for anything nested. */
-import { formatRest, formatSlot } from '../notation/format-workout';
+import { formatRest, formatSlot, formatString, joined } from '../notation/format-workout';
 import { formatClock } from '../units/duration';
 import { schedule, ticksOf, type Move, type Piece, type Round, type Step, type Tick, type WorkPiece } from '../workout/schedule';
 import { itemLists, slotsOfItems } from '../workout/walk';
@@ -99,8 +99,28 @@ export function headOf(part: Part): string {
   }
 }
 
-const nameOfStep = (step: Step): string => (step.kind === 'pause' ? restWords(step.rest) : lineOfMove(step));
-export const linesOfTick = ({ steps }: Tick): string[] => steps.map(nameOfStep);
+/** Steps as lines; linked movements and the members of a bracket stand on one. */
+function linesOfSteps(steps: readonly Step[]): string[] {
+  const lines: string[] = [];
+  let string: Slot[] = [];
+  const end = (): void => {
+    if (string.length > 0) lines.push(formatString(string));
+    string = [];
+  };
+  for (const step of steps) {
+    if (step.kind === 'pause') {
+      end();
+      lines.push(restWords(step.rest));
+      continue;
+    }
+    const last = string[string.length - 1];
+    if (last && !joined(last, step.slot)) end();
+    string.push(slotOfMove(step));
+  }
+  end();
+  return lines;
+}
+export const linesOfTick = ({ steps }: Tick): string[] => linesOfSteps(steps);
 /** Lines of a list for one pass; a piece of several ticks is told by {@link ticksOf}. */
 export const linesOfPass = (items: readonly Item[], pass: number): string[] => ticksOf(items, pass).flatMap(linesOfTick);
 

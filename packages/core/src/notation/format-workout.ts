@@ -191,7 +191,8 @@ export function formatString(slots: readonly Slot[]): string {
   return `${first.bracket.times} x (${members.join(' + ')})${ends}`;
 }
 
-const joined = (a: Slot, b: Slot): boolean => (a.link !== null && a.link === b.link) || (a.bracket !== null && a.bracket.id === b.bracket?.id);
+/** Two slots of one string: linked, or of one bracket. */
+export const joined = (a: Slot, b: Slot): boolean => (a.link !== null && a.link === b.link) || (a.bracket !== null && a.bracket.id === b.bracket?.id);
 
 const restBetween = (rest: Rest | null): string => (rest ? `, rest ${formatRest(rest)} between` : '');
 
