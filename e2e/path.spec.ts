@@ -142,7 +142,12 @@ test('the athlete’s page on a phone: version, clock with taps and undo, a relo
   await forward(60);
   await page.reload();
   const tap = page.getByRole('button', { name: 'Round done' });
-  for (let round = 0; round < 3; round++) await tap.click();
+  for (let round = 0; round < 3; round++) {
+    await tap.click();
+    // a second tap within half a second is the same one
+    await tap.click();
+    await page.waitForTimeout(600);
+  }
   await expect(page.getByText('3 rounds')).toBeVisible();
   await page.getByRole('button', { name: 'Undo tap' }).click();
   await expect(page.getByText('2 rounds')).toBeVisible();
@@ -155,7 +160,7 @@ test('the athlete’s page on a phone: version, clock with taps and undo, a relo
   await expect(page.getByLabel('Score', { exact: true })).toHaveValue('2+0');
   await page.getByLabel('Score', { exact: true }).fill('fast');
   await page.getByRole('button', { name: 'Log' }).click();
-  await expect(page.getByText(/expected rounds and reps such as 7\+12/)).toBeVisible();
+  await expect(page.getByText(/expected rounds and reps such as 7\+12/).first()).toBeVisible();
   await page.getByLabel('Score', { exact: true }).fill('9+4');
   await page.getByRole('button', { name: 'Log' }).click();
   await expect(page.getByText('Logged: 9+4')).toBeVisible();

@@ -20,7 +20,27 @@ function step(name, command, args, env = {}) {
   say(`  ${name}: ${done.status === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - began) / 1000).toFixed(1)} s`);
   return done.status === 0;
 }
-const single = (name, command, args) => (step(name, command, args) ? passed++ : failed++);
+/** Checks that need nothing of each other, side by side; what each says is shown when it is done. */
+async function together(checks) {
+  const began = Date.now();
+  const outcomes = await Promise.all(
+    checks.map(
+      ([name, command, args]) =>
+        new Promise((resolve) => {
+          const child = spawn(command, args, { cwd: root });
+          let output = '';
+          for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (output += data));
+          child.once('close', (code) => resolve({ name, code, output, seconds: (Date.now() - began) / 1000 }));
+        }),
+    ),
+  );
+  for (const { name, code, output, seconds } of outcomes) {
+    say(`\n— ${name}`);
+    if (code !== 0) process.stdout.write(output);
+    say(`  ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${seconds.toFixed(1)} s`);
+    code === 0 ? passed++ : failed++;
+  }
+}
 
 function count(file, read) {
   try {
@@ -54,10 +74,12 @@ await orRefuse(async () => {
   process.once('SIGINT', () => void clean().then(() => process.exit(1)));
   try {
     for (const name of ['gambito_jest', 'gambito_jest_demo', 'gambito_jest_hands', 'gambito_e2e']) database.create(name);
-    single('types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']);
-    single('lint', bin('eslint'), ['.']);
-    single('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-    single('build', process.execPath, ['tools/build.mjs']);
+    await together([
+      ['types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']],
+      ['lint', bin('eslint'), ['.']],
+      ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+      ['build', process.execPath, ['tools/build.mjs']],
+    ]);
     step('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent'], {
       NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
       GAMBITO_TEST_DB_PORT: String(database.port),
@@ -86,8 +108,14 @@ await orRefuse(async () => {
       if (attempt > 300 || server.exitCode !== null) throw new Refusal('The server did not start for the browser tests.');
       await new Promise((resolve) => setTimeout(resolve, 200));
     }
-    step('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url });
-    count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
+    for (const [name, workers] of [
+      ['desk', '1'],
+      ['typing', '2'],
+    ]) {
+      const args = ['test', '-c', 'e2e/playwright.config.mjs', '--project', name, '--workers', workers];
+      step(`browser, ${name}`, bin('playwright'), args, { GAMBITO_URL: url, GAMBITO_E2E: name });
+      count(`${name}.json`, ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
+    }
   } finally {
     await clean();
   }

@@ -105,7 +105,10 @@ describe('gambito', () => {
   });
   test.each([
     ['', 'No workout yet'],
-    ['AMRAP 10:00\n' + '3 rounds\n 2 rounds\n  2 rounds\n   2 rounds\n    2 rounds\n     2 rounds\n      2 rounds\n       2 rounds\n        5 burpee', 'more than 6 deep'],
+    [
+      'AMRAP 10:00\n' + '3 rounds\n 2 rounds\n  2 rounds\n   2 rounds\n    2 rounds\n     2 rounds\n      2 rounds\n       2 rounds\n        5 burpee',
+      'more than 6 deep',
+    ],
   ])('what cannot be computed with is refused with its sentence: %j', (text, sentence) => {
     const run = gambito(['format', '-'], text);
     expect(run.code).toBe(2);

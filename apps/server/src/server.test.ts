@@ -119,7 +119,7 @@ describe('the whole path', () => {
     token = sends[0].token;
     expect(token).toMatch(/^[\w-]{32}$/);
     const page = await call('GET', `/a/${token}`, undefined, '');
-    expect(page.json.brief).toMatchObject({ title: 'Breakwater', athlete: 'Tabrik', scoreKind: 'rounds', window: '8–10 rounds' });
+    expect(page.json.brief).toMatchObject({ title: 'Breakwater', athlete: 'Tabrik', fields: [{ part: 0, kind: 'rounds' }], window: '8–10 rounds' });
     expect(page.json.versionText).toMatch(/9 v-up/);
     expect(page.json.changed).toBe(false);
     await call('PUT', `/workouts/${workout.id}`, { text, revision: 2 });
@@ -190,10 +190,11 @@ describe('the whole path', () => {
     expect((await call('GET', '/jobs/999999')).status).toBe(404);
   });
   test('an unreadable workout is not sent, and says which line', async () => {
-    const bad = (await call('POST', '/workouts', { text: 'AMRAP 5:00\n10 thursters' })).json;
+    const nested = Array.from({ length: 9 }, (_, depth) => `${' '.repeat(depth)}2 rounds`).join('\n');
+    const bad = (await call('POST', '/workouts', { text: `AMRAP 5:00\n${nested}\n          5 burpee` })).json;
     expect((await call('POST', `/workouts/${bad.id}/sends`, { athleteIds: [athlete.id] })).json).toMatchObject({
       code: 'unreadable_workout',
-      detail: expect.stringMatching(/Line 2/),
+      detail: expect.stringMatching(/Line 9: .*more than 6 deep/),
     });
   });
   test('house rules: the schools offered are the only ones taken', async () => {

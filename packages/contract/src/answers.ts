@@ -105,7 +105,11 @@ const briefPart = z.object({
   grid: z.array(z.object({ label: z.string(), boxes: z.array(z.string()) })).default([]),
   notes: z.array(z.string()).default([]),
   window: z.string().nullable().default(null),
-  predicted: expectation.nullable().default(null),
+  /** `each`: of one set */
+  predicted: expectation
+    .extend({ each: z.boolean().default(false) })
+    .nullable()
+    .default(null),
   lines: z.array(briefLine),
 });
 const clockCue = z.object({

@@ -23,7 +23,13 @@ const bar = ['barbell 15 kg, plates 2x10 2x5 2x2.5 kg'];
 describe('a brief', () => {
   test('says whose it is, where, and what to expect', () => {
     const { brief } = briefFor('# Ebb\nAMRAP 10:00\n10 push-up\n15 air squat\nintent: 8-11 rounds');
-    expect(brief).toMatchObject({ title: 'Ebb', athlete: 'Wendrith', place: 'lighthouse', window: '8–11 rounds', scoreKind: 'rounds' });
+    expect(brief).toMatchObject({
+      title: 'Ebb',
+      athlete: 'Wendrith',
+      place: 'lighthouse',
+      window: '8–11 rounds',
+      fields: [{ part: 0, kind: 'rounds', label: 'AMRAP 10:00' }],
+    });
     expect(brief.predicted.low).toBeLessThanOrEqual(brief.predicted.median);
     expect(brief.predicted.high).toBeGreaterThanOrEqual(brief.predicted.median);
     expect(briefSchema.parse(brief)).toEqual(brief);
@@ -60,12 +66,12 @@ describe('a brief', () => {
     expect(versionText).toContain('14 reverse lunge');
   });
   test.each([
-    ['AMRAP 5:00 x 2, rest 1:00 between\n10 burpee', /^AMRAP 5:00, 2 times$/],
-    ['EMOM 8:00\n1: 10 push-up\n2: 12 air squat', /^Every 1:00, 8 times$/],
-    ['for time, cap 12:00\n5 rounds\n  10 burpee', /^For time, cap 12:00 — 5 rounds or rungs$/],
-    ['3 sets, rest 1:00 between\n  2 rounds\n    10 burpee', /^3 sets for time$/],
-    ['30 s on / 15 s off x 8\nalternate\n  push-up\n  air squat', /^Intervals, 6:00 in all$/],
-    ['every 6:00 x 2, rest what is left\nwindow 1:\n  30 burpee\nwindow 2:\n  40 air squat', /^2 windows of 6:00$/],
+    ['AMRAP 5:00 x 2, rest 1:00 between\n10 burpee', /^2 × AMRAP 5:00, rest 1:00 between$/],
+    ['EMOM 8:00\n1: 10 push-up\n2: 12 air squat', /^Every 1:00, 8 times \(8:00\)$/],
+    ['for time, cap 12:00\n5 rounds\n  10 burpee', /^For time, cap 12:00$/],
+    ['3 sets, rest 1:00 between\n  2 rounds\n    10 burpee', /^3 sets for time, rest 1:00 between$/],
+    ['30 s on / 15 s off x 8\nalternate\n  push-up\n  air squat', /^8 intervals: 0:30 work, 0:15 rest$/],
+    ['every 6:00 x 2, rest what is left\nwindow 1:\n  30 burpee\nwindow 2:\n  40 air squat', /^2 windows of 6:00, rest what is left$/],
     ['max load in 7:00\n1 clean', /^Max load in 7:00$/],
   ])('the header of %j', (text, header) =>
     expect(briefFor(text, keeper(['barbell 15 kg, plates 2x20 2x15 2x10 2x5 2x2.5 2x1.25 kg'])).brief.parts[0]!.header).toMatch(header),
@@ -78,6 +84,26 @@ describe('a brief', () => {
     for (const caution of usualCautions) expect(brief.cautions).toContain(caution);
     expect(brief.clock.cues.at(-1)).toMatchObject({ kind: 'end', atSeconds: 1200 });
   });
+  test('a movement nobody knows goes through as it was written, and blocks nothing', () => {
+    const { brief, versionText } = briefFor('AMRAP 5:00\n10 zibble hops\n5 burpee');
+    expect(brief.parts[0]!.rows.map(({ text }) => text)).toEqual(['10 zibble hops', '5 burpee']);
+    expect(versionText).toContain('10 zibble hops');
+  });
+  test('an avoid-list with a word nobody can read holds the version back', () =>
+    expect(() => briefFor('AMRAP 5:00\n10 burpee', keeper([], { avoid: ['knees'] }))).toThrow(Problem));
+  test.each([
+    ['for time, cap 9:00\n24-16-8\n  push-up\n  air squat', ['24-16-8', '  push-up', '  air squat']],
+    ['3 sets, rest 1:00 between\n  3 rounds\n    10 push-up\nscore: each set', ['3 rounds', '  10 push-up']],
+    ['EMOM 8:00\n1: 10 push-up\n2: 12 air squat', ['Minute 1, 3, 5, 7', '  10 push-up', 'Minute 2, 4, 6, 8', '  12 air squat']],
+  ])('the rows of %j keep the scheme', (text, rows) => {
+    const [part] = briefFor(text, keeper([], { level: 'competitive' })).brief.parts;
+    expect(part!.rows.map((row) => `${'  '.repeat(row.depth)}${row.text}`)).toEqual(rows);
+  });
+  test('nested work is told in a plain sentence and has its boxes', () => {
+    const [part] = briefFor('3 sets, rest 1:00 between\n  3 rounds\n    10 push-up\nscore: each set').brief.parts;
+    expect(part!.sentence).toBe('3 sets of 3 rounds: 9 ticks.');
+    expect(part!.grid.map(({ boxes }) => boxes.length)).toEqual([3, 3, 3]);
+  });
   test('a heavy single is paced as attempts', () => {
     const { brief } = briefFor(
       'max load in 7:00\n1 clean',
@@ -86,12 +112,13 @@ describe('a brief', () => {
     expect(brief.pacing.join('\n')).toMatch(/attempts: 0:\d\d \d+(\.\d)? kg, 1:/);
   });
   test('a text that cannot be read makes no brief, and the line is named', () => {
-    expect(() => briefFor('AMRAP 5:00\n10 thursters')).toThrow(Problem);
+    const deep = Array.from({ length: 9 }, (_, depth) => `${' '.repeat(depth)}2 rounds`).join('\n');
+    expect(() => briefFor(deep)).toThrow(Problem);
     expect(() => briefFor('')).toThrow(Problem);
     try {
-      briefFor('AMRAP 5:00\n10 thursters');
+      briefFor(deep);
     } catch (error) {
-      expect((error as Problem).detail).toMatch(/^Line 2: /);
+      expect((error as Problem).detail).toMatch(/^Line 8: /);
     }
   });
   test('the page it stands on is what the contract says', () =>

@@ -71,14 +71,14 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     const told = adapted.version.parts[index];
     const written = original.parts[told?.from[0] ?? index];
     const page = pageOf(part);
-    const predicted = adapted.predicted.perPart.find((row) => row.part === index && row.set === null) ?? null;
+    const predicted = expectationOf(adapted.predicted.perPart.filter((row) => row.part === index));
     return {
       ...page,
       rows: page.rows.map((row) => ({ ...row })),
       grid: page.grid.map(({ label, boxes }) => ({ label, boxes: [...boxes] })),
       notes: [...page.notes],
       window: part.window ? windowText(part.window) : null,
-      predicted: predicted && { unit: predicted.unit, low: predicted.low, median: predicted.median, high: predicted.high },
+      predicted,
       lines: slotsOfPart(part).map((slot, at) => lineOf(slot, told?.slots[at], written ? slotsOfPart(written)[at] : undefined, loads, athlete)),
     };
   });
@@ -109,6 +109,17 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     clock: { cues: clock.cues, totalSeconds: clock.totalSeconds },
     fields: scoreFields(adapted.workout),
   };
+}
+
+/** What a part expects: its own row, or the span of its sets. */
+function expectationOf(rows: Adapted['predicted']['perPart']): Brief['parts'][number]['predicted'] {
+  const [first] = rows;
+  if (!first) return null;
+  const { unit, low, median, high } = rows.find((row) => row.set === null) ?? first;
+  const sets = rows.filter((row) => row.set !== null);
+  if (sets.length === 0 || sets.length < rows.length) return { unit, low, median, high, each: false };
+  const mean = sets.reduce((sum, row) => sum + row.median, 0) / sets.length;
+  return { unit, low: Math.min(...sets.map((row) => row.low)), median: mean, high: Math.max(...sets.map((row) => row.high)), each: true };
 }
 
 /** `8–11 rounds`, `3:00–4:30 a set`, `under 8:00`. */

@@ -17,7 +17,8 @@ export function BriefPartView({ part, several }: { part: BriefPart; several: boo
       </h2>
       {several && part.predicted && (
         <p className="text-sm">
-          Expect {showScore(part.predicted.median, part.predicted.unit)}{' '}
+          Expect {showScore(part.predicted.median, part.predicted.unit)}
+          {part.predicted.each && ' a set'}{' '}
           <span className="text-soft">
             ({showScore(part.predicted.low, part.predicted.unit)} to {showScore(part.predicted.high, part.predicted.unit)})
           </span>

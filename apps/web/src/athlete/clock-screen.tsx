@@ -7,7 +7,20 @@ import { useAthletePage } from '../api/queries';
 import type { AthletePage } from '../api/types';
 import { Button } from '../ui/button';
 import { Failed, Loading } from '../ui/states';
-import { freshClock, isOpen, isWork, scoreDraftKey, scoreOfClock, secondsOf, tapped, ticksNeeded, untapped, viewOf, type ClockView } from './clock-state';
+import {
+  allDone,
+  freshClock,
+  isOpen,
+  isWork,
+  scoreDraftKey,
+  scoreOfClock,
+  secondsOf,
+  tapped,
+  ticksNeeded,
+  untapped,
+  viewOf,
+  type ClockView,
+} from './clock-state';
 import { useClock } from './use-clock';
 
 export function ClockScreen() {
@@ -56,6 +69,7 @@ function useClockView(token: string, page: AthletePage) {
       unlockSound();
       change((before) => tapped(cues, before, Date.now()));
     },
+    allDone: () => change((before) => allDone(cues, before, Date.now())),
     takeBack: () => change(untapped),
     again: () => change(() => freshClock),
     carry: () => {
@@ -180,6 +194,11 @@ function Buttons({ clock }: { clock: ClockModel }) {
         <button type="button" onClick={clock.tap} disabled={!running} className="rounded-xl bg-ink py-8 text-3xl font-semibold text-paper disabled:opacity-50">
           {word}
         </button>
+      )}
+      {word === 'Round done' && !clock.view.cue.repeats && (
+        <Button className="min-h-12 justify-center" onClick={clock.allDone} disabled={!running}>
+          All of it done
+        </Button>
       )}
       {over && (
         <button type="button" onClick={clock.carry} className="rounded-xl bg-amber py-6 text-2xl font-semibold text-[#1f2733]">

@@ -113,12 +113,24 @@ export function tapped(cues: readonly ClockCue[], state: ClockState, now: number
   return isOpen(cue) && needed !== null && taps + 1 >= needed ? { ...next, ended: { ...state.ended, [index]: seconds } } : next;
 }
 
+/** All that is left of a piece done at once, for who did not tap its rounds. */
+export function allDone(cues: readonly ClockCue[], state: ClockState, now: number): ClockState {
+  const { index, cue, taps } = viewOf(cues, state, now);
+  const needed = ticksNeeded(cue);
+  if (needed === null || taps >= needed) return state;
+  const at = secondsOf(state, now);
+  const rest = Array.from({ length: needed - taps }, () => ({ at, cue: index }));
+  return { ...state, taps: [...state.taps, ...rest], ...(isOpen(cue) ? { ended: { ...state.ended, [index]: at } } : {}) };
+}
+
 /** Takes back the last tap, and with it the end it may have brought. */
 export function untapped(state: ClockState): ClockState {
   const last = state.taps[state.taps.length - 1];
   if (!last) return state;
+  // what one press brought goes with one press
+  const kept = state.taps.filter((tap) => !(tap.cue === last.cue && tap.at === last.at));
   const ended = Object.fromEntries(Object.entries(state.ended).filter(([cue, at]) => !(Number(cue) === last.cue && at === last.at)));
-  return { ...state, taps: state.taps.slice(0, -1), ended };
+  return { ...state, taps: kept, ended };
 }
 
 /** Beeps due between two looks at the clock: at every piece's start, and 3-2-1 before one that the clock begins. */

@@ -44,7 +44,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
         </span>
       }
     >
-      <div className="grid gap-8 lg:grid-cols-[1fr_250px]">
+      <div className="grid gap-8 lg:grid-cols-[1fr_320px]">
         <div className="overflow-x-auto">
           {rows.length === 0 ? (
             <Empty title="No scores yet">
@@ -94,6 +94,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
           <p className="mt-3 text-xs text-soft">
             “As written” is the score this athlete would have had in the workout as written; the range says how sure that is. A version whose score hardly moves
             with fitness tells little: its range is wide.
+            {data.fields.length > 1 && ` Compared by ${data.fields[0]!.label}; the other parts stand beside it.`}
           </p>
         </div>
         <aside>

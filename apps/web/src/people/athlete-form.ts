@@ -184,7 +184,7 @@ export function readForm(form: AthleteForm, before: Record<string, unknown>, tod
   };
   for (const each of problems) {
     // told beside the line already
-    if (each.key.startsWith('unread')) continue;
+    if (each.key.startsWith('unread') || each.level === 'info') continue;
     const field =
       fieldOf[each.key] ??
       (each.key.startsWith('maxes')

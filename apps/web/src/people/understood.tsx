@@ -14,7 +14,7 @@ export function Understood({ kit, category, units }: { kit: string; category: st
     problems: read.problems.filter((problem) => problem.line === index + 1),
   }));
   return (
-    <ul className="max-h-40 overflow-auto text-xs" aria-label="What the kit says">
+    <ul className="max-h-40 overflow-auto text-xs" aria-label="Understood, line by line">
       {rows
         .filter(({ line }) => line.trim() !== '')
         .map(({ line, words, problems }, index) => (

@@ -1,8 +1,8 @@
 /** The whiteboard: a plain text editor that underlines what cannot be read, with a suggestion one click away. Undo is the editor's own. */
 import { isolateHistory } from '@codemirror/commands';
-import { linter, lintGutter, type Diagnostic } from '@codemirror/lint';
+import { forEachDiagnostic, linter, lintGutter, lintKeymap, type Diagnostic } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
-import { EditorView, placeholder } from '@codemirror/view';
+import { EditorView, keymap, placeholder } from '@codemirror/view';
 import { parseWorkout } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
 import { useEffect, useRef } from 'react';
@@ -30,18 +30,18 @@ const readProblems = linter(
         const line = doc.line(each.line);
         const from = Math.min(line.to, line.from + each.column - 1);
         const to = Math.min(line.to, Math.max(from + 1, from + each.length));
-        const { suggestion } = each;
+        const { fix } = each;
         return {
           from,
           to,
           severity: each.level,
           message: each.message,
-          ...(suggestion && each.code === 'unknown_movement'
+          ...(fix
             ? {
                 actions: [
                   {
-                    name: `Take “${suggestion}”`,
-                    apply: (target: EditorView, start: number, end: number) => target.dispatch({ changes: { from: start, to: end, insert: suggestion } }),
+                    name: `Take “${fix.replaceAll('\n', ' · ')}”`,
+                    apply: (target: EditorView, start: number, end: number) => target.dispatch({ changes: { from: start, to: end, insert: fix } }),
                   },
                 ],
               }
@@ -51,6 +51,19 @@ const readProblems = linter(
   },
   { delay: 250 },
 );
+
+/** Alt Enter: takes the first fix on the line of the cursor. */
+function takeFix(view: EditorView): boolean {
+  const line = view.state.doc.lineAt(view.state.selection.main.head);
+  let taken = false;
+  forEachDiagnostic(view.state, (diagnostic, from, to) => {
+    const action = diagnostic.actions?.[0];
+    if (taken || !action || to < line.from || from > line.to) return;
+    taken = true;
+    action.apply(view, from, to);
+  });
+  return taken;
+}
 
 export function WorkoutEditor({ text, onChange }: { text: string; onChange: (text: string) => void }) {
   const host = useRef<HTMLDivElement>(null);
@@ -65,6 +78,7 @@ export function WorkoutEditor({ text, onChange }: { text: string; onChange: (tex
         doc: text,
         extensions: [
           scrubFigures,
+          keymap.of([{ key: 'Alt-Enter', run: takeFix }, ...lintKeymap]),
           minimalSetup,
           look,
           EditorView.lineWrapping,

@@ -78,7 +78,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
         <div className="min-h-72 flex-1">
           <WorkoutEditor text={text} onChange={change} />
         </div>
-        <p className="text-sm text-soft">A figure is a dial: hold Alt and drag it, or Alt with ↑ and ↓.</p>
+        <p className="text-sm text-soft">A figure is a dial: hold Alt and drag it, or Alt with ↑ and ↓. F8 goes to the next remark, Alt Enter takes its fix.</p>
         {serious.length > 0 && (
           <ul className="max-h-36 overflow-auto text-sm" aria-label="Problems">
             {serious.map((each, index) => (

@@ -42,7 +42,7 @@ export function readLength(value: unknown): number | null {
     if (figure === null) return null;
     if (cursor.word('ft', 'foot', 'feet') || cursor.sign("'")) {
       const inches = cursor.isNumber() ? readNumber(cursor)! : 0;
-      cursor.word('in', 'inches') || cursor.sign('"') || (cursor.sign("'") && cursor.sign("'"));
+      if (!cursor.word('in', 'inches') && !cursor.sign('"')) cursor.try((c) => (c.sign("'") && c.sign("'") ? true : null));
       return figure * 0.3048 + inches * 0.0254;
     }
     if (cursor.word('cm')) return figure / 100;

@@ -98,6 +98,9 @@ function boxesOf(piece: WorkPiece): string[] {
 function gridOf(part: Part): TickRow[] {
   const pieces = schedule(part).flatMap((piece) => (piece.kind === 'work' && piece.mode !== 'again' ? [piece] : []));
   const rows = pieces.map((piece) => ({ label: piece.of > 1 ? pieceWords(part, piece) : '', boxes: boxesOf(piece) }));
+  // a box a minute needs no line of its own
+  if (rows.length > 1 && rows.every((row) => row.boxes.length === 1))
+    return rows.length <= mostBoxes ? [{ label: '', boxes: rows.map((_, at) => `${at + 1}`) }] : [];
   const boxes = rows.reduce((sum, row) => sum + row.boxes.length, 0);
   return boxes > 1 && boxes <= mostBoxes ? rows : [];
 }

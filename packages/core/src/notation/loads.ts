@@ -44,7 +44,7 @@ export function readMass(cursor: Cursor, room: MassUnit | null): Extract<ReadLoa
     const unit = read.unit ?? room;
     if (unit === null || read.figures.some((figure) => figure > 1500)) return null;
     if (!cursor.isWord(['side', 'arm', 'leg', 'hand', 'set', 'round'], 1)) cursor.phrase('each|apiece');
-    cursor.phrase('per', 'hand|side|dumbbell|db|kb|implement') || cursor.phrase('a', 'hand');
+    if (!cursor.phrase('per', 'hand|side|dumbbell|db|kb|implement')) cursor.phrase('a', 'hand');
     const [men, women] = read.figures.map((figure) => inKilograms(figure, unit));
     if (read.figures.length <= 2)
       return { kind: 'load', load: { kind: 'mass', men: men!, women: women ?? men!, count, unit }, unitAssumed: read.unit === null };
@@ -78,8 +78,9 @@ function readShare(cursor: Cursor): Extract<ReadLoad, { kind: 'load' }> | null {
 }
 function readPercent(cursor: Cursor): boolean {
   if (!cursor.sign('%') && !cursor.word('percent')) return false;
-  cursor.phrase('of?', '1?') || cursor.phrase('of');
-  cursor.try((c) => (c.peek()?.text === '1' && c.isWord('rm', 1) ? ((c.at += 2), true) : null)) ?? cursor.phrase('max');
+  cursor.word('of');
+  if (cursor.peek()?.text === '1' && cursor.isWord('rm', 1)) cursor.at += 2;
+  else cursor.word('max');
   return true;
 }
 

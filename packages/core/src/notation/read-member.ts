@@ -172,7 +172,7 @@ function takeFiguresClause(cursor: Cursor, draft: Draft, context: MemberContext)
 function takeTrailingCount(cursor: Cursor, draft: Draft): boolean {
   if (draft.count !== null) return false;
   const start = cursor.at;
-  if (!cursor.sign(':', '-', '=')) cursor.word('x') || cursor.phrase('for');
+  if (!cursor.sign(':', '-', '=')) cursor.word('x', 'for');
   const rungs = readLadder(cursor);
   if (rungs && !rungs.open) {
     draft.count = { kind: 'ladder', rungs: rungs.rungs };
@@ -319,6 +319,7 @@ export function startsMovement(cursor: Cursor, listed: boolean): boolean {
     'and',
     'to',
     'apart',
+    'of',
     'between',
   ]);
 }
