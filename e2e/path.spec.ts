@@ -176,7 +176,7 @@ test('board: the score stands with its equivalent and verdict; correct, delete, 
   await accessible(page);
   await page.getByLabel('Score of Tabrik').fill('quick');
   await page.getByLabel('Score of Tabrik').press('Enter');
-  await expect(page.getByText('Expected rounds and reps such as 7+12.')).toBeVisible();
+  await expect(page.getByText('“quick”: expected rounds and reps such as 7+12.').first()).toBeVisible();
   await expect(page.getByLabel('Score of Tabrik')).toHaveValue('quick');
   await page.getByRole('button', { name: 'Correct the score of Ylmarra' }).click();
   await row.getByRole('textbox', { name: 'Score of Ylmarra' }).fill('9+6');

@@ -1,5 +1,5 @@
 /** `npm test`: installs what is missing, then every check: types, lint, unit, command line, server on a throw-away MariaDB, the built application in Chromium. */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -13,33 +13,40 @@ const results = join(root, 'test-results');
 let passed = 0;
 let failed = 0;
 
-function step(name, command, args, env = {}) {
-  say(`\n— ${name}`);
+/** One check; what it says is kept and shown when it is done, all of it where it failed. @returns whether it passed */
+function check(name, command, args, env = {}) {
   const began = Date.now();
-  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
-  say(`  ${name}: ${done.status === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - began) / 1000).toFixed(1)} s`);
-  return done.status === 0;
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env } });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (output += data));
+    child.once('close', (code) => {
+      say(`\n— ${name}`);
+      if (code !== 0) process.stdout.write(output);
+      say(`  ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - began) / 1000).toFixed(1)} s`);
+      resolve(code === 0);
+    });
+  });
 }
-/** Checks that need nothing of each other, side by side; what each says is shown when it is done. */
+/** Checks that need nothing of each other, side by side, each counting as one. */
 async function together(checks) {
-  const began = Date.now();
-  const outcomes = await Promise.all(
-    checks.map(
-      ([name, command, args]) =>
-        new Promise((resolve) => {
-          const child = spawn(command, args, { cwd: root });
-          let output = '';
-          for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (output += data));
-          child.once('close', (code) => resolve({ name, code, output, seconds: (Date.now() - began) / 1000 }));
-        }),
-    ),
-  );
-  for (const { name, code, output, seconds } of outcomes) {
-    say(`\n— ${name}`);
-    if (code !== 0) process.stdout.write(output);
-    say(`  ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${seconds.toFixed(1)} s`);
-    code === 0 ? passed++ : failed++;
+  for (const fine of await Promise.all(checks.map((each) => check(...each)))) {
+    if (fine) passed++;
+    else failed++;
   }
+}
+
+/** Waits for the server; it loads its demo first. @throws {Refusal} when it does not come */
+async function answers(address, alive) {
+  for (let attempt = 0; attempt < 600 && alive(); attempt++) {
+    const fine = await fetch(address).then(
+      (answer) => answer.ok,
+      () => false,
+    );
+    if (fine) return;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Refusal('The server did not start for the browser tests.');
 }
 
 function count(file, read) {
@@ -80,11 +87,6 @@ await orRefuse(async () => {
       ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
       ['build', process.execPath, ['tools/build.mjs']],
     ]);
-    step('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent'], {
-      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-      GAMBITO_TEST_DB_PORT: String(database.port),
-    });
-    count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
     const port = await freePort();
     server = spawn(process.execPath, ['--enable-source-maps', 'apps/server/dist/server.mjs'], {
       cwd: root,
@@ -99,23 +101,17 @@ await orRefuse(async () => {
       },
     });
     const url = `http://127.0.0.1:${port}`;
-    for (let attempt = 0; ; attempt++) {
-      const fine = await fetch(`${url}/api/health`).then(
-        (answer) => answer.ok,
-        () => false,
-      );
-      if (fine) break;
-      if (attempt > 300 || server.exitCode !== null) throw new Refusal('The server did not start for the browser tests.');
-      await new Promise((resolve) => setTimeout(resolve, 200));
-    }
-    for (const [name, workers] of [
-      ['desk', '1'],
-      ['typing', '2'],
-    ]) {
-      const args = ['test', '-c', 'e2e/playwright.config.mjs', '--project', name, '--workers', workers];
-      step(`browser, ${name}`, bin('playwright'), args, { GAMBITO_URL: url, GAMBITO_E2E: name });
-      count(`${name}.json`, ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
-    }
+    await answers(`${url}/api/health`, () => server.exitCode === null);
+    // the browser waits most of its time: it runs beside the others, on a database of its own
+    await Promise.all([
+      check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent'], {
+        NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+        GAMBITO_TEST_DB_PORT: String(database.port),
+      }),
+      check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url }),
+    ]);
+    count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
+    count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
   } finally {
     await clean();
   }

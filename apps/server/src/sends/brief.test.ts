@@ -92,12 +92,12 @@ describe('a brief', () => {
   test('an avoid-list with a word nobody can read holds the version back', () =>
     expect(() => briefFor('AMRAP 5:00\n10 burpee', keeper([], { avoid: ['knees'] }))).toThrow(Problem));
   test.each([
-    ['for time, cap 9:00\n24-16-8\n  push-up\n  air squat', ['24-16-8', '  push-up', '  air squat']],
-    ['3 sets, rest 1:00 between\n  3 rounds\n    10 push-up\nscore: each set', ['3 rounds', '  10 push-up']],
-    ['EMOM 8:00\n1: 10 push-up\n2: 12 air squat', ['Minute 1, 3, 5, 7', '  10 push-up', 'Minute 2, 4, 6, 8', '  12 air squat']],
+    ['for time, cap 9:00\n24-16-8\n  push-up\n  air squat', [/^\d+-\d+-\d+$/, /^ {2}push-up$/, /^ {2}air squat$/]],
+    ['3 sets, rest 1:00 between\n  3 rounds\n    10 push-up\nscore: each set', [/^3 rounds$/, /^ {2}\d+ push-up$/]],
+    ['EMOM 8:00\n1: 10 push-up\n2: 12 air squat', [/^Minute 1, 3, 5, 7$/, /^ {2}\d+ push-up$/, /^Minute 2, 4, 6, 8$/, /^ {2}\d+ air squat$/]],
   ])('the rows of %j keep the scheme', (text, rows) => {
     const [part] = briefFor(text, keeper([], { level: 'competitive' })).brief.parts;
-    expect(part!.rows.map((row) => `${'  '.repeat(row.depth)}${row.text}`)).toEqual(rows);
+    expect(part!.rows.map((row) => `${'  '.repeat(row.depth)}${row.text}`)).toEqual(rows.map((row) => expect.stringMatching(row)));
   });
   test('nested work is told in a plain sentence and has its boxes', () => {
     const [part] = briefFor('3 sets, rest 1:00 between\n  3 rounds\n    10 push-up\nscore: each set').brief.parts;

@@ -1,6 +1,6 @@
 /** A part as a page shows it: what stands over it, its rows with their rounds, rests and minutes, and the boxes to tick. Made from the part and its schedule. */
 import { formatClock } from '../units/duration';
-import { schedule, ticksOf, type WorkPiece } from '../workout/schedule';
+import { rungsOf, schedule, ticksOf, type WorkPiece } from '../workout/schedule';
 import { itemLists } from '../workout/walk';
 import type { Item, Part, Slot } from '../workout/workout';
 import { formatSlot, formatString, joined } from '../notation/format-workout';
@@ -40,11 +40,13 @@ function rowsOfItems(items: readonly Item[], depth: number, next: () => number):
     }
     if (item.kind === 'pause') return [{ kind: 'rest', depth, text: restWords(item.seconds) }];
     if (item.kind === 'slot') return [{ kind: 'line', depth, slot: next(), text: lineText(item) }];
-    const bare = item.ladder === null && item.rounds.high === 1;
-    const inside = rowsOfItems(item.items, bare ? depth : depth + 1, next);
+    const bare = item.ladder === null && item.rounds.high === 1 && rungsOf(item) === null;
+    const inside = rowsOfItems(rungsOf(item) ? item.items.map(underRungs) : item.items, bare ? depth : depth + 1, next);
     return bare ? inside : [{ kind: 'head', depth, text: blockWords(item) }, ...inside];
   });
 }
+/** Under a ladder that is told once, a movement's own copy of it is not told again. */
+const underRungs = (item: Item): Item => (item.kind === 'slot' && item.count.kind === 'ladder' ? { ...item, count: { kind: 'rung' } } : item);
 /** Is this slot one of several that belong together? A bracket of one movement is a string of its own. */
 function isJoined(items: readonly Item[], at: number): boolean {
   const item = items[at];

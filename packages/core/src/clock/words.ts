@@ -1,8 +1,8 @@
 /** A part's schedule in words: what stands over it, what each piece and each tick is called, and one plain sentence for anything nested. */
 import { formatRest, formatSlot, formatString, joined } from '../notation/format-workout';
 import { formatClock } from '../units/duration';
-import { schedule, ticksOf, type Move, type Piece, type Round, type Step, type Tick, type WorkPiece } from '../workout/schedule';
-import { itemLists, slotsOfItems } from '../workout/walk';
+import { rungsOf, schedule, ticksOf, type Move, type Piece, type Round, type Step, type Tick, type WorkPiece } from '../workout/schedule';
+import { itemLists, passesOf } from '../workout/walk';
 import type { Block, Item, Part, Rest, Slot } from '../workout/workout';
 
 /** A movement with the figure of this pass, as it stands on a line. */
@@ -126,9 +126,13 @@ export const linesOfPass = (items: readonly Item[], pass: number): string[] => t
 
 /** `3 rounds`, `21-15-9`, `3 rounds, rest 1:00 between`. */
 export function blockWords(block: Block): string {
-  const own = block.items.flatMap((item) => (item.kind === 'slot' && item.count.kind === 'ladder' ? [item.count.rungs] : []));
-  const ladder = block.ladder ?? (own.length === block.items.length && own.every((rungs) => rungs.join() === own[0]!.join()) ? own[0]! : null);
-  const head = ladder ? ladder.join('-') : `${spanOf(block.rounds)} round${block.rounds.high === 1 ? '' : 's'}`;
+  const ladder = rungsOf(block);
+  const passes = passesOf(block);
+  const head = ladder
+    ? ladder.join('-')
+    : block.ladder || passes !== block.rounds.high
+      ? countOf(passes, 'round')
+      : `${spanOf(block.rounds)} round${block.rounds.high === 1 ? '' : 's'}`;
   return `${head}${restBetween(block.restBetween)}`;
 }
 
@@ -152,6 +156,3 @@ export function plainSentence(part: Part): string | null {
   if (pieces.length > 1) return `${countOf(pieces.length, sets)} with ${boxes.join(', ')} rounds: ${total} ticks.`;
   return `Rounds within rounds: ${total} ticks in all.`;
 }
-
-/** Slots of a list in reading order, for a page that names each once. */
-export const slotsListed = (items: readonly Item[]): Slot[] => slotsOfItems(items);

@@ -72,7 +72,8 @@ function readCapped(cursor: Cursor): Score | null {
   cursor.sign('+');
   cursor.word('plus', 'with');
   const left = cursor.isNumber() ? readNumber(cursor) : null;
-  cursor.phrase('reps|rep', 'left?') || cursor.phrase('left');
+  cursor.word('reps', 'rep');
+  cursor.word('left');
   return left !== null && cursor.done ? { kind: 'capped', repsLeft: left } : null;
 }
 

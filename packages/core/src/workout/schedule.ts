@@ -183,7 +183,7 @@ export function stepsOfPass(items: readonly Item[], pass: number): Step[] {
   const walkBlock = (block: Block, outer: number, rounds: readonly Round[]): void => {
     const passes = passesOf(block);
     const number = blocks++;
-    const rungs = block.ladder ?? sharedLadder(block.items);
+    const rungs = rungsOf(block);
     for (let at = 0; at < passes; at++) {
       const here: Round[] = passes === 1 ? [...rounds] : [...rounds, { number: at + 1, of: passes, rung: rungs?.[at] ?? null, block: number }];
       walk(block.items, passes === 1 ? outer : at, block.ladder, here);
@@ -193,7 +193,11 @@ export function stepsOfPass(items: readonly Item[], pass: number): Step[] {
   walk(items, pass, null, []);
   return steps;
 }
-/** The rungs of a block without a ladder whose slots all have the same one. */
+/** The rungs a block is told by: its own ladder where a slot goes by it, else the one that all its slots have; null where they differ. */
+export function rungsOf(block: Block): readonly number[] | null {
+  const byRung = block.items.some((item) => item.kind === 'slot' && item.count.kind === 'rung');
+  return byRung ? block.ladder : sharedLadder(block.items);
+}
 function sharedLadder(items: readonly Item[]): readonly number[] | null {
   const ladders = items.flatMap((item) => (item.kind === 'slot' && item.count.kind === 'ladder' ? [item.count.rungs] : []));
   const [first] = ladders;
