@@ -1,5 +1,5 @@
 import { rulesFileSchema } from '@gambito/contract';
-import { readRules, type HouseRules } from '@gambito/core';
+import { readRules, type HouseRules, type MassUnit } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { requireCoach } from '../auth/session';
@@ -8,6 +8,9 @@ import type { CoachRow } from '../platform/models';
 import { typed } from '../platform/typed';
 
 export const rulesOf = (coach: Pick<CoachRow, 'rules'>): HouseRules => readRules(coach.rules).rules;
+
+/** The room's unit, for loads that say none. */
+export const unitsOf = (coach: Pick<CoachRow, 'units'>): MassUnit => (coach.units === 'lb' ? 'lb' : 'kg');
 
 export function ruleRoutes(plain: FastifyInstance, { now }: Services): void {
   const app = typed(plain);

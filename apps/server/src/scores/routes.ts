@@ -8,7 +8,7 @@ import type { Services } from '../platform/app';
 import { todayIn } from '../platform/days';
 import { SendRow } from '../platform/models';
 import { typed } from '../platform/typed';
-import { rulesOf } from '../rules/routes';
+import { rulesOf, unitsOf } from '../rules/routes';
 import { makeBrief } from '../sends/brief';
 import { findWorkout, locksOf } from '../workouts/store';
 import { resultReader } from './learned';
@@ -29,7 +29,7 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
       const row = await findWorkout(coach.id, request.params.id);
       const today = todayIn(coach.timeZone, now());
       const [scores, athletes, sends] = await Promise.all([scoresOf(row.id), listAthletes(coach.id), SendRow.findAll({ where: { workoutId: row.id } })]);
-      const original = parseWorkout(row.text).workout;
+      const original = parseWorkout(row.text, { units: unitsOf(coach) }).workout;
       const results = scores.flatMap((score): (Result & { scoreId: number; athleteId: number; note: string; versionText: string })[] => {
         const stored = athletes.find((each) => each.id === score.athleteId);
         const version = parseWorkout(score.versionText).workout;
@@ -93,10 +93,10 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
       const sent = await SendRow.findOne({ where: { workoutId: row.id, athleteId: stored.id } });
       const locks = (await locksOf(row.id)).find((each) => each.athleteId === stored.id)?.locks ?? [];
       const versionText =
-        sent?.versionText ?? makeBrief(row.text, athleteOf(stored, todayIn(coach.timeZone, now()), row.id), rulesOf(coach), locks).versionText;
+        sent?.versionText ?? makeBrief(row.text, athleteOf(stored, todayIn(coach.timeZone, now()), row.id), rulesOf(coach), locks, unitsOf(coach)).versionText;
       const score = takenScore(request.body.score, versionText, {
         category: athleteOf(stored, todayIn(coach.timeZone, now()), row.id).category,
-        units: coach.units === 'lb' ? 'lb' : 'kg',
+        units: unitsOf(coach),
       });
       const saved = await saveScore(
         {

@@ -1,5 +1,6 @@
 /** What an athlete's link opens. No sign-in: the link is the key, to one version and its score. */
 import { athletePageSchema } from '@gambito/contract';
+import { pageText, parseWorkout } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Services } from '../platform/app';
@@ -45,7 +46,7 @@ export function athletePageRoutes(plain: FastifyInstance, { now }: Services): vo
         calendarFile({
           uid: `${row.workoutId}-${row.athleteId}@gambito`,
           title,
-          text: row.versionText,
+          text: `${pageText(parseWorkout(row.versionText).workout.parts)}`,
           url: `${request.protocol}://${request.host}/a/${request.params.token}`,
           day: workout?.day ?? row.sentAt.toISOString().slice(0, 10),
           now: now(),

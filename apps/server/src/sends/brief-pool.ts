@@ -1,7 +1,7 @@
 /** Two workers that make briefs. Where the worker's bundle does not lie beside the server's (in unit tests), the brief is made in place. */
 import { existsSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
-import type { Athlete, HouseRules, Lock } from '@gambito/core';
+import type { Athlete, HouseRules, Lock, MassUnit } from '@gambito/core';
 import { Problem } from '../platform/errors';
 import { makeBrief, type MadeBrief } from './brief';
 
@@ -11,6 +11,7 @@ export interface BriefQuestion {
   readonly athlete: Athlete;
   readonly rules: HouseRules;
   readonly locks: readonly Lock[];
+  readonly units: MassUnit;
 }
 export type BriefAnswer = { readonly id: number; readonly made: MadeBrief } | { readonly id: number; readonly problem: string };
 type Asked = Omit<BriefQuestion, 'id'>;
@@ -31,9 +32,9 @@ interface Waiting {
 export function briefPool(): BriefPool {
   if (!existsSync(workerFile))
     return {
-      make: async ({ text, athlete, rules, locks }) => {
+      make: async ({ text, athlete, rules, locks, units }) => {
         await new Promise((resolve) => setImmediate(resolve));
-        return makeBrief(text, athlete, rules, locks);
+        return makeBrief(text, athlete, rules, locks, units);
       },
       close: async () => undefined,
     };

@@ -4,10 +4,10 @@ import { makeBrief } from './brief';
 import { Problem } from '../platform/errors';
 import type { BriefAnswer, BriefQuestion } from './brief-pool';
 
-parentPort!.on('message', ({ id, text, athlete, rules, locks }: BriefQuestion) => {
+parentPort!.on('message', ({ id, text, athlete, rules, locks, units }: BriefQuestion) => {
   const answer = (): BriefAnswer => {
     try {
-      return { id, made: makeBrief(text, athlete, rules, locks) };
+      return { id, made: makeBrief(text, athlete, rules, locks, units) };
     } catch (error) {
       return { id, problem: error instanceof Problem ? (error.detail ?? error.code) : 'the version could not be computed' };
     }

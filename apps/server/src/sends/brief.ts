@@ -24,6 +24,7 @@ import {
   type Athlete,
   type HouseRules,
   type Lock,
+  type MassUnit,
   type Slot,
   type FeasibleLoad,
   type VersionSlot,
@@ -47,8 +48,9 @@ function loadText(slot: Slot, athlete: Athlete): string | null {
   return `${count}${formatMass(kg, athlete.units)}${other}`;
 }
 
-export function makeBrief(text: string, athlete: Athlete, rules: HouseRules, locks: readonly Lock[]): MadeBrief {
-  const { workout, diagnostics } = parseWorkout(text);
+/** @param units the room's: what a load without a unit is taken in */
+export function makeBrief(text: string, athlete: Athlete, rules: HouseRules, locks: readonly Lock[], units: MassUnit = 'kg'): MadeBrief {
+  const { workout, diagnostics } = parseWorkout(text, { units });
   const error = diagnostics.find((each) => each.level === 'error');
   if (error || workout.parts.length === 0) throw new Problem('unreadable_workout', error ? `Line ${error.line}: ${error.message}` : 'It has no parts yet.');
   if (athlete.unreadAvoid.length > 0)

@@ -7,7 +7,7 @@ import type { Services } from '../platform/app';
 import { todayIn } from '../platform/days';
 import type { JobRow } from '../platform/models';
 import { typed } from '../platform/typed';
-import { rulesOf } from '../rules/routes';
+import { rulesOf, unitsOf } from '../rules/routes';
 import { findWorkout, locksOf } from '../workouts/store';
 import { briefPool } from './brief-pool';
 import { findJob, runSendJob, startJob, type JobFailure } from './send-job';
@@ -55,6 +55,7 @@ export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
         workoutId: row.id,
         text: row.text,
         rules: rulesOf(coach),
+        units: unitsOf(coach),
         locks: await locksOf(row.id),
         today: todayIn(coach.timeZone, now()),
         athleteIds,
@@ -93,6 +94,7 @@ export function sendRoutes(plain: FastifyInstance, { now }: Services): void {
           text: row.text,
           athlete,
           rules: rulesOf(coach),
+          units: unitsOf(coach),
           locks: locks.find((each) => each.athleteId === athleteId)?.locks ?? [],
         });
         await send(row.id, athleteId, row.text, made, now());

@@ -2,7 +2,7 @@
 import { athleteOf, knownAthlete } from '../athletes/store';
 import { Problem } from '../platform/errors';
 import { JobRow } from '../platform/models';
-import type { HouseRules } from '@gambito/core';
+import type { HouseRules, MassUnit } from '@gambito/core';
 import type { LocksOfAthlete } from '../workouts/store';
 import type { BriefPool } from './brief-pool';
 import { send } from './store';
@@ -12,6 +12,7 @@ export interface SendTask {
   readonly workoutId: number;
   readonly text: string;
   readonly rules: HouseRules;
+  readonly units: MassUnit;
   readonly locks: readonly LocksOfAthlete[];
   readonly today: string;
   readonly athleteIds: readonly number[];
@@ -42,7 +43,7 @@ export async function runSendJob(job: JobRow, task: SendTask, pool: BriefPool, n
       try {
         const athlete = athleteOf(await knownAthlete(task.coachId, athleteId), task.today, task.workoutId);
         const locks = task.locks.find((each) => each.athleteId === athleteId)?.locks ?? [];
-        const made = await pool.make({ text: task.text, athlete, rules: task.rules, locks });
+        const made = await pool.make({ text: task.text, athlete, rules: task.rules, locks, units: task.units });
         await send(task.workoutId, athleteId, task.text, made, now());
       } catch (error) {
         failed.push({ athleteId, message: error instanceof Problem ? (error.detail ?? error.code) : 'the version could not be computed' });

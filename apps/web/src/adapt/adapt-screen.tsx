@@ -14,6 +14,7 @@ import { useLive } from '../write/use-live';
 import { useReference } from '../write/use-reference';
 import { useVersions, type Version } from './use-versions';
 import { VersionPanel } from './version-panel';
+import { useRoom } from '../api/room';
 
 const laneGrid = 'grid grid-cols-[132px_minmax(0,1fr)_176px] items-center gap-3';
 
@@ -27,8 +28,9 @@ export function AdaptScreen() {
   const { data: locks } = useLocks(id);
   if (error) return <Failed error={error} />;
   if (!workout || !athletes || !locks) return <Loading what="Fetching the class" />;
-  const problems = parseWorkout(workout.text).diagnostics.filter((each) => each.level === 'error');
-  if (problems.length > 0 || parseWorkout(workout.text).workout.parts.length === 0)
+  const read = parseWorkout(workout.text);
+  const problems = read.diagnostics.filter((each) => each.level === 'error');
+  if (problems.length > 0 || read.workout.parts.length === 0)
     return (
       <div className="p-6">
         <Empty title="The text cannot be read yet">
@@ -72,7 +74,8 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
   const versions = useVersions(id, text, athletes, locks, rules, today);
   const reference = useLive(text, 'men');
   const { data: par } = useReference(text, 'men');
-  const original = useMemo(() => parseWorkout(text).workout, [text]);
+  const units = useRoom();
+  const original = useMemo(() => parseWorkout(text, { units }).workout, [text, units]);
   const saveLocks = useSaveLocks(id);
   const history = useRef<{ athleteId: number; locks: readonly Lock[] }[]>([]);
   const [, redraw] = useState(0);

@@ -3,11 +3,13 @@ import { formatWorkout, parseWorkout } from '@gambito/core';
 import { useQuery } from '@tanstack/react-query';
 import { core } from '../workers/core-client';
 import type { VersionAsked } from '../workers/core-worker';
+import { useRoom } from '../api/room';
 
 export function RulesAtWork({ text, who, today, rules, locks }: VersionAsked) {
+  const units = useRoom();
   const { data: atWork } = useQuery({
-    queryKey: ['rules-at-work', text, who, today, rules, locks],
-    queryFn: () => core().rulesAtWork(text, who, today, rules, locks),
+    queryKey: ['rules-at-work', text, units, who, today, rules, locks],
+    queryFn: () => core().rulesAtWork({ text, units }, who, today, rules, locks),
     staleTime: Infinity,
   });
   if (!atWork || atWork.length === 0) return null;

@@ -9,6 +9,7 @@ import { inputLook } from '../ui/field';
 import { MarkSign } from '../ui/mark';
 import { showScore } from '../ui/scores';
 import { Loading } from '../ui/states';
+import { useRoom } from '../api/room';
 
 interface Props extends VersionAsked {
   readonly part: number;
@@ -18,12 +19,13 @@ interface Props extends VersionAsked {
 }
 
 export function SlotAlternatives({ text, who, today, rules, locks, part, slot, locked, choose }: Props) {
+  const units = useRoom();
   const [asked, setAsked] = useState('');
   const [question, setQuestion] = useState<string | null>(null);
   const [unknown, setUnknown] = useState(false);
   const { data: list } = useQuery({
-    queryKey: ['alternatives', text, who, today, rules, locks, part, slot, question],
-    queryFn: () => core().alternatives(text, who, today, rules, locks, { part, slot }, question),
+    queryKey: ['alternatives', text, units, who, today, rules, locks, part, slot, question],
+    queryFn: () => core().alternatives({ text, units }, who, today, rules, locks, { part, slot }, question),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });

@@ -5,6 +5,7 @@ import { useMemo, useRef } from 'react';
 import type { StoredAthlete, StoredLocks } from '../api/types';
 import { core } from '../workers/core-client';
 import type { Who } from '../workers/core-worker';
+import { useRoom } from '../api/room';
 
 export interface LaneSource {
   readonly key: string;
@@ -36,6 +37,7 @@ export function useVersions(
   rules: HouseRules,
   today: string,
 ): Version[] {
+  const units = useRoom();
   const sources = useMemo(
     (): LaneSource[] => [
       ...athletes.map((each): LaneSource => ({
@@ -65,8 +67,8 @@ export function useVersions(
   );
   const answers = useQueries({
     queries: sources.map((source) => ({
-      queryKey: ['version', text, source.who, source.locks, rules, today],
-      queryFn: () => core().adapt(text, source.who, today, rules, source.locks),
+      queryKey: ['version', text, units, source.who, source.locks, rules, today],
+      queryFn: () => core().adapt({ text, units }, source.who, today, rules, source.locks),
       staleTime: Infinity,
       gcTime: 300_000,
       retry: false,

@@ -14,6 +14,7 @@ import { useLive } from '../write/use-live';
 import { showDay, todayIn } from '../shell/days';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
+import { useRoom } from '../api/room';
 
 export function useNewWorkout() {
   const client = useQueryClient();
@@ -98,7 +99,8 @@ function TodayWorkout({ workout }: { workout: StoredWorkout }) {
   const { data: athletes = [] } = useAthletes();
   const { data: sends = [] } = useSends(workout.id);
   const { data: board } = useBoard(workout.id);
-  const parsed = useMemo(() => parseWorkout(workout.text), [workout.text]);
+  const units = useRoom();
+  const parsed = useMemo(() => parseWorkout(workout.text, { units }), [workout.text, units]);
   const { summary } = parsed;
   const reference = useLive(workout.text, 'men');
   const live = sends.filter((each) => !each.revoked);

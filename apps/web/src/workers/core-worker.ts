@@ -22,6 +22,7 @@ import {
   type Category,
   type HouseRules,
   type Lock,
+  type MassUnit,
   type PartDescription,
   type Pacing,
   type Place,
@@ -41,6 +42,11 @@ export interface LiveReference {
 }
 export type Who = { readonly kind: 'athlete'; readonly file: unknown } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
 
+/** A text, and the unit that its loads are in where they say none: the room's. */
+export interface Source {
+  readonly text: string;
+  readonly units: MassUnit;
+}
 /** A version that is asked about: the workout's text, for whom, under which rules and locks. */
 export interface VersionAsked {
   readonly text: string;
@@ -72,14 +78,14 @@ function person(who: Who, today: string): { athlete: Athlete; place: Place } {
 }
 
 const worker = {
-  adapt(text: string, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): Adapted {
+  adapt({ text, units }: Source, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): Adapted {
     const { athlete, place } = person(who, today);
     if (athlete.unreadAvoid.length > 0)
       throw new Error(`Avoids “${athlete.unreadAvoid.join('”, “')}”, which is not in the avoid-list: settle it on the athlete’s page.`);
-    return adapt(parseWorkout(text).workout, athlete, { place, rules, locks, runs: 80 });
+    return adapt(parseWorkout(text, { units }).workout, athlete, { place, rules, locks, runs: 80 });
   },
   alternatives(
-    text: string,
+    { text, units }: Source,
     who: Who,
     today: string,
     rules: HouseRules,
@@ -88,11 +94,11 @@ const worker = {
     asked: string | null,
   ): Alternative[] {
     const { athlete, place } = person(who, today);
-    return alternativesFor(parseWorkout(text).workout, athlete, at, { place, rules, locks }, asked);
+    return alternativesFor(parseWorkout(text, { units }).workout, athlete, at, { place, rules, locks }, asked);
   },
-  rulesAtWork(text: string, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): RuleAtWork[] {
+  rulesAtWork({ text, units }: Source, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): RuleAtWork[] {
     const { athlete, place } = person(who, today);
-    return rulesAtWork(parseWorkout(text).workout, athlete, { place, rules, locks });
+    return rulesAtWork(parseWorkout(text, { units }).workout, athlete, { place, rules, locks });
   },
   /** What past scores say beside the figures of the file; null without any. */
   pastResults(file: unknown, today: string): { sentence: string; openShare: number } | null {
@@ -100,8 +106,8 @@ const worker = {
     return pastResults === 0 ? null : { sentence: pastResultsSentence({ fitness, used: pastResults }), openShare: fitnessSpread };
   },
   /** The workout as written, once, for the reference athlete of a column: what is redrawn while a figure is dragged. */
-  live(text: string, category: Category): LiveReference | null {
-    const { workout } = parseWorkout(text);
+  live({ text, units }: Source, category: Category): LiveReference | null {
+    const { workout } = parseWorkout(text, { units });
     if (workout.parts.length === 0) return null;
     return {
       workout: { parts: workout.parts },
@@ -111,10 +117,10 @@ const worker = {
   },
   /** The band, the pacing and what a coach must hear of it: the slower half of the Write screen. */
   reference(
-    text: string,
+    { text, units }: Source,
     category: Category,
   ): { kinds: string; pacing: Pacing; warnings: RunWarning[]; predicted: { unit: string; low: number; median: number; high: number } } | null {
-    const { workout } = parseWorkout(text);
+    const { workout } = parseWorkout(text, { units });
     if (workout.parts.length === 0) return null;
     const capacity = referenceCapacity(category);
     const { run, unit, low, median, high } = predictWorkout(workout, capacity, { seed: 1, runs: 60 });

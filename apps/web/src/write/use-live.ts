@@ -2,17 +2,19 @@
  * The reference athlete's one run of the text, for every keystroke and every step of a drag: about a millisecond off the page's thread.
  * While one answer is under way only the newest text waits, so a fast drag never queues up.
  */
-import type { Category } from '@gambito/core';
+import type { Category, MassUnit } from '@gambito/core';
 import { useEffect, useRef, useState } from 'react';
+import { useRoom } from '../api/room';
 import { core } from '../workers/core-client';
 import type { LiveReference } from '../workers/core-worker';
 
 export function useLive(text: string, category: Category): LiveReference | null {
   const [shown, setShown] = useState<LiveReference | null>(null);
-  const waiting = useRef<{ text: string; category: Category } | null>(null);
+  const units = useRoom();
+  const waiting = useRef<{ text: string; units: MassUnit; category: Category } | null>(null);
   const busy = useRef(false);
   useEffect(() => {
-    waiting.current = { text, category };
+    waiting.current = { text, units, category };
     const next = async (): Promise<void> => {
       if (busy.current) return;
       busy.current = true;
@@ -21,13 +23,13 @@ export function useLive(text: string, category: Category): LiveReference | null 
         waiting.current = null;
         // an unreadable moment in the middle of typing keeps the last picture
         const answer = await core()
-          .live(asked.text, asked.category)
+          .live(asked, asked.category)
           .catch(() => null);
         if (answer) setShown(answer);
       }
       busy.current = false;
     };
     void next();
-  }, [text, category]);
+  }, [text, units, category]);
   return shown;
 }

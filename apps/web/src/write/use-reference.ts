@@ -2,6 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Category } from '@gambito/core';
 import { useEffect, useState } from 'react';
+import { useRoom } from '../api/room';
 import { core } from '../workers/core-client';
 
 export function useSettled<T>(value: T, ms: number): T {
@@ -15,9 +16,10 @@ export function useSettled<T>(value: T, ms: number): T {
 
 export function useReference(text: string, category: Category) {
   const settled = useSettled(text, 120);
+  const units = useRoom();
   return useQuery({
-    queryKey: ['reference', settled, category],
-    queryFn: () => core().reference(settled, category),
+    queryKey: ['reference', settled, units, category],
+    queryFn: () => core().reference({ text: settled, units }, category),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     gcTime: 60_000,

@@ -3,7 +3,7 @@ import { isolateHistory } from '@codemirror/commands';
 import { forEachDiagnostic, linter, lintGutter, lintKeymap, type Diagnostic } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
 import { EditorView, keymap, placeholder } from '@codemirror/view';
-import { parseWorkout } from '@gambito/core';
+import { parseWorkout, type MassUnit } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
 import { useEffect, useRef } from 'react';
 import { scrubFigures } from './scrub-figures';
@@ -21,36 +21,37 @@ const look = EditorView.theme({
   '.cm-placeholder': { color: 'var(--soft)' },
 });
 
-const readProblems = linter(
-  (view): Diagnostic[] => {
-    const { doc } = view.state;
-    return parseWorkout(doc.toString())
-      .diagnostics.filter((each) => each.line <= doc.lines && each.code !== 'empty')
-      .map((each): Diagnostic => {
-        const line = doc.line(each.line);
-        const from = Math.min(line.to, line.from + each.column - 1);
-        const to = Math.min(line.to, Math.max(from + 1, from + each.length));
-        const { fix } = each;
-        return {
-          from,
-          to,
-          severity: each.level,
-          message: each.message,
-          ...(fix
-            ? {
-                actions: [
-                  {
-                    name: `Take “${fix.replaceAll('\n', ' · ')}”`,
-                    apply: (target: EditorView, start: number, end: number) => target.dispatch({ changes: { from: start, to: end, insert: fix } }),
-                  },
-                ],
-              }
-            : {}),
-        };
-      });
-  },
-  { delay: 250 },
-);
+const readProblems = (units: MassUnit) =>
+  linter(
+    (view): Diagnostic[] => {
+      const { doc } = view.state;
+      return parseWorkout(doc.toString(), { units })
+        .diagnostics.filter((each) => each.line <= doc.lines && each.code !== 'empty')
+        .map((each): Diagnostic => {
+          const line = doc.line(each.line);
+          const from = Math.min(line.to, line.from + each.column - 1);
+          const to = Math.min(line.to, Math.max(from + 1, from + each.length));
+          const { fix } = each;
+          return {
+            from,
+            to,
+            severity: each.level,
+            message: each.message,
+            ...(fix
+              ? {
+                  actions: [
+                    {
+                      name: `Take “${fix.replaceAll('\n', ' · ')}”`,
+                      apply: (target: EditorView, start: number, end: number) => target.dispatch({ changes: { from: start, to: end, insert: fix } }),
+                    },
+                  ],
+                }
+              : {}),
+          };
+        });
+    },
+    { delay: 250 },
+  );
 
 /** Alt Enter: takes the first fix on the line of the cursor. */
 function takeFix(view: EditorView): boolean {
@@ -65,7 +66,7 @@ function takeFix(view: EditorView): boolean {
   return taken;
 }
 
-export function WorkoutEditor({ text, onChange }: { text: string; onChange: (text: string) => void }) {
+export function WorkoutEditor({ text, units, onChange }: { text: string; units: MassUnit; onChange: (text: string) => void }) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const changed = useRef(onChange);
@@ -85,7 +86,7 @@ export function WorkoutEditor({ text, onChange }: { text: string; onChange: (tex
           EditorView.contentAttributes.of({ 'aria-label': 'Workout text', spellcheck: 'false' }),
           placeholder('AMRAP 12:00\n6 power clean @ 50/35 kg\n…'),
           lintGutter(),
-          readProblems,
+          readProblems(units),
           EditorView.updateListener.of((update) => update.docChanged && changed.current(update.state.doc.toString())),
         ],
       }),

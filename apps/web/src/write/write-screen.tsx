@@ -20,6 +20,7 @@ import { useLive } from './use-live';
 import { useReference } from './use-reference';
 import { PartPacing } from './part-pacing';
 import { WorkoutEditor } from './workout-editor';
+import { useRoom } from '../api/room';
 
 export function WriteScreen() {
   const id = Number(useParams()['id']);
@@ -32,7 +33,8 @@ function Write({ workout }: { workout: StoredWorkout }) {
   const { text, change, state, save, takeTheirs, keepMine } = useAutosave(workout);
   const [category, setCategory] = useState<Category>('men');
   const client = useQueryClient();
-  const parsed = useMemo(() => parseWorkout(text), [text]);
+  const units = useRoom();
+  const parsed = useMemo(() => parseWorkout(text, { units }), [text, units]);
   const live = useLive(text, category);
   const { data: reference } = useReference(text, category);
   const setDay = async (day: string | null): Promise<void> => {
@@ -76,7 +78,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
           </div>
         )}
         <div className="min-h-72 flex-1">
-          <WorkoutEditor text={text} onChange={change} />
+          <WorkoutEditor key={units} text={text} units={units} onChange={change} />
         </div>
         <p className="text-sm text-soft">A figure is a dial: hold Alt and drag it, or Alt with ↑ and ↓. F8 goes to the next remark, Alt Enter takes its fix.</p>
         {serious.length > 0 && (

@@ -189,79 +189,100 @@ function isListed(cursor: Cursor): boolean {
   return false;
 }
 
+/** A line as it is being read. */
+interface Reading {
+  readonly line: Line;
+  readonly cursor: Cursor;
+  readonly context: LineContext;
+  readonly slots: SlotContext;
+  readonly listed: boolean;
+  items: Item[];
+  readonly header: Header;
+  interruption: Interruption | null;
+  step: number | null;
+  /** the ladder that goes on for the movements behind it */
+  ladder: Slot['count'] | null;
+}
+/** A rule takes what stands at the cursor, or nothing. */
+type LineRule = (reading: Reading) => boolean;
+
+const glue: LineRule = ({ cursor }) => cursor.sign(',', ';', '/', '.', ':', '-', '!', '*', ')', ']') || cursor.word('then', 'and', 'plus', 'straight');
+const restRule: LineRule = ({ cursor, items, context, line }) => {
+  const rest = cursor.try((c) => {
+    const read = readRest(c);
+    return read?.kind === 'rest' && (c.done || c.peek()!.kind === 'sign' || c.isWord('then')) ? read : null;
+  });
+  if (rest) pushRest(items, asRest(rest)!, context, line);
+  return rest !== null;
+};
+const clauseRule: LineRule = ({ cursor, header, items }) => {
+  const partner = cursor.isWord(['synchro', 'sync', 'partner']);
+  return cursor.try((c) => cap(c, header) || (items.length > 0 && !partner && team(c, header)) || null) ?? false;
+};
+const stepRule: LineRule = (reading) => {
+  const step = readStep(reading.cursor);
+  if (step === null) return false;
+  reading.step = step;
+  reading.items = reading.items.map((item) => (item.kind === 'slot' ? { ...item, ...grown(item, step) } : item));
+  return true;
+};
+/** `4 rounds of` before the rest of the line, or `5 rounds` behind all of it. */
+const roundsRule: LineRule = (reading) => {
+  const { cursor, line, context, listed } = reading;
+  const start = cursor.at;
+  const read = readRounds(cursor);
+  if (!read || (!read.before && reading.items.length === 0)) {
+    cursor.at = start;
+    return false;
+  }
+  const inside = read.before ? readLine(restOfLine(line, cursor, cursor.at), context, listed) : null;
+  const block = timesBlock(read.rounds.high, inside?.items ?? reading.items.splice(0), null, context, line);
+  context.timesBlocks.delete(block);
+  reading.items.push(block);
+  if (!inside) return true;
+  reading.interruption = inside.interruption ?? reading.interruption;
+  reading.header.capSeconds ??= inside.header.capSeconds;
+  reading.header.team ??= inside.header.team;
+  cursor.at = cursor.end;
+  return true;
+};
+const groupRule: LineRule = ({ cursor, line, context, items }) => {
+  const group = readGroup(cursor, line, context);
+  if (group) items.push(group);
+  return group !== null;
+};
+const interruptionRule: LineRule = (reading) => {
+  const found = readInterruption(reading.cursor, reading.slots, reading.line);
+  if (found) reading.interruption = found;
+  return found !== null;
+};
+/** A movement with its options; under a ladder that was said before, it goes by it. */
+const pieceRule: LineRule = (reading) => {
+  const { cursor, line, context, ladder } = reading;
+  const from = cursor.at;
+  const { slots, times, named } = readPiece(cursor, ladder ? { ...reading.slots, bare: 'rung' } : reading.slots);
+  const open = (slot: Slot): boolean => slot.count.kind === 'max' || slot.count.kind === 'rung';
+  const counted = reading.slots.listed && ladder ? slots.map((slot) => (open(slot) ? { ...slot, count: ladder } : slot)) : slots;
+  const own = slots[0]?.count;
+  if (own?.kind === 'ladder' || own?.kind === 'growing') reading.ladder = own;
+  if (times !== null && times > 1 && counted.length > 0) reading.items.push(timesBlock(times, counted, null, context, line));
+  else reading.items.push(...counted);
+  if (slots.length === 0 && !named) reportUnread(cursor, from, line, context);
+  if (cursor.at === from) cursor.next();
+  return true;
+};
+const rules: readonly LineRule[] = [glue, restRule, clauseRule, stepRule, roundsRule, groupRule, interruptionRule, pieceRule];
+
 /**
  * @param line what is left of a line behind its label or header
  * @param listed commas part movements even where no figure follows them
  */
 export function readLine(line: Line, context: LineContext, listed = false): ReadLine {
   const cursor = cursorOf(line);
-  const slotContext: SlotContext = {
-    ...context,
-    listed: listed || isListed(cursor),
-    span: (from, to) => spanIn(line, cursor, from, to),
-  };
-  const items: Item[] = [];
-  const header = emptyHeader();
-  let interruption: Interruption | null = null;
-  let step: number | null = null;
-  let last: { ladder: Slot['count'] | null } = { ladder: null };
-  while (!cursor.done) {
-    const from = cursor.at;
-    if (cursor.sign(',', ';', '/', '.', ':', '-', '!', '*', ')', ']') || cursor.word('then', 'and', 'plus', 'straight')) continue;
-    const rest = cursor.try((c) => {
-      const read = readRest(c);
-      return read?.kind === 'rest' && (c.done || c.peek()!.kind === 'sign' || c.isWord('then')) ? read : null;
-    });
-    if (rest) {
-      pushRest(items, asRest(rest)!, context, line);
-      continue;
-    }
-    if (cursor.try((c) => cap(c, header) || (items.length > 0 && !c.isWord(['synchro', 'sync', 'partner']) && team(c, header)) || null)) continue;
-    const more = readStep(cursor);
-    if (more !== null) {
-      step = more;
-      items.forEach((item, index) => {
-        if (item.kind === 'slot') items[index] = { ...item, ...grown(item, more) };
-      });
-      continue;
-    }
-    const rounds = readRounds(cursor);
-    if (rounds && (rounds.before || items.length > 0)) {
-      const inside = rounds.before ? readLine(restOfLine(line, cursor, cursor.at), context, listed) : null;
-      const block = timesBlock(rounds.rounds.high, inside?.items ?? items.splice(0), null, context, line);
-      context.timesBlocks.delete(block);
-      items.push(block);
-      if (inside)
-        return {
-          items,
-          step,
-          interruption: inside.interruption ?? interruption,
-          header: { ...header, capSeconds: inside.header.capSeconds ?? header.capSeconds },
-        };
-      continue;
-    }
-    const group = readGroup(cursor, line, context);
-    if (group) {
-      items.push(group);
-      continue;
-    }
-    const meanwhile = readInterruption(cursor, slotContext, line);
-    if (meanwhile) {
-      interruption = meanwhile;
-      continue;
-    }
-    const { slots, times, named } = readPiece(cursor, last.ladder ? { ...slotContext, bare: 'rung' } : slotContext);
-    const laddered =
-      slotContext.listed && last.ladder
-        ? slots.map((slot) => (slot.count.kind === 'max' || slot.count.kind === 'rung' ? { ...slot, count: last.ladder! } : slot))
-        : slots;
-    const ladder = slots[0]?.count;
-    last = { ladder: ladder?.kind === 'ladder' || ladder?.kind === 'growing' ? ladder : last.ladder };
-    if (times !== null && times > 1 && laddered.length > 0) items.push(timesBlock(times, laddered, null, context, line));
-    else items.push(...laddered);
-    if (slots.length === 0 && !named) reportUnread(cursor, from, line, context);
-    if (cursor.at === from) cursor.next();
-  }
+  const slots: SlotContext = { ...context, listed: listed || isListed(cursor), span: (from, to) => spanIn(line, cursor, from, to) };
+  const reading: Reading = { line, cursor, context, slots, listed, items: [], header: emptyHeader(), interruption: null, step: null, ladder: null };
+  while (!cursor.done) rules.some((rule) => rule(reading));
+  const { items, interruption, header, step } = reading;
   return { items, interruption, header, step };
 }
 

@@ -90,44 +90,36 @@ function say(problem: ReadProblem): Said {
   }
 }
 
+type Reading = Exclude<ReadProblem, { code: StructureCode }>;
+type StructureCode =
+  | 'unknown_movement'
+  | 'unreadable'
+  | 'empty'
+  | 'no_count'
+  | 'zero_count'
+  | 'no_movement'
+  | 'no_cap'
+  | 'cap_assumed_open'
+  | 'no_rounds'
+  | 'no_duration'
+  | 'minutes_do_not_add_up'
+  | 'ladders_disagree'
+  | 'cap_before_window'
+  | 'cap_over_interval'
+  | 'windows_do_not_add_up'
+  | 'holds_over_interval'
+  | 'long_rest';
+
 /** What was understood, where it had to be guessed or could not be used. */
-function sayReading(
-  problem: Exclude<
-    ReadProblem,
-    {
-      code:
-        | 'unknown_movement'
-        | 'unreadable'
-        | 'empty'
-        | 'no_count'
-        | 'zero_count'
-        | 'no_movement'
-        | 'no_cap'
-        | 'cap_assumed_open'
-        | 'no_rounds'
-        | 'no_duration'
-        | 'minutes_do_not_add_up'
-        | 'ladders_disagree'
-        | 'cap_before_window'
-        | 'cap_over_interval'
-        | 'windows_do_not_add_up'
-        | 'holds_over_interval'
-        | 'long_rest';
-    }
-  >,
-): Said {
+function sayReading(problem: Reading): Said {
   switch (problem.code) {
-    case 'unit_assumed': {
-      const other = problem.unit === 'kg' ? 'lb' : 'kg';
+    case 'unit_assumed':
+      return sayMassUnit(problem);
+    case 'height_assumed':
       return info(
-        `“${problem.text}” has no unit; read as ${problem.unit === 'kg' ? 'kilograms' : 'pounds'}. ${problem.unit === 'kg' ? 'Pounds?' : 'Kilograms?'}`,
-        `${problem.text} ${other}`,
+        `“${problem.text}” has no unit; read as a height in ${problem.unit === 'cm' ? 'centimetres' : 'inches'}.`,
+        `${problem.text} ${problem.unit === 'cm' ? 'in' : 'cm'}`,
       );
-    }
-    case 'height_assumed': {
-      const other = problem.unit === 'cm' ? 'in' : 'cm';
-      return info(`“${problem.text}” has no unit; read as a height in ${problem.unit === 'cm' ? 'centimetres' : 'inches'}.`, `${problem.text} ${other}`);
-    }
     case 'read_as':
       return info(`“${problem.text}” is read as ${problem.as}.`);
     case 'kept_as_note':
@@ -143,9 +135,7 @@ function sayReading(
         `Teams of ${problem.size}: the counts are the team’s, and the page says how it is shared. The prediction is for one athlete doing all of it; waiting for the partner is not modelled.`,
       );
     case 'open_rest':
-      return info(
-        `This rest is the athlete’s to end; the clock and the totals reckon with ${formatClock(problem.low)}${problem.high > problem.low ? `–${formatClock(problem.high)}` : ''}.`,
-      );
+      return info(`This rest is the athlete’s to end; the clock and the totals reckon with ${spanOf(problem)}.`);
     case 'interruption':
       return info(`“${problem.text}” interrupts the work each time; it is on the page and on the clock, and in the prediction.`);
     case 'limit':
@@ -154,6 +144,11 @@ function sayReading(
       return assertNever(problem, 'sayReading');
   }
 }
+function sayMassUnit({ text, unit }: Extract<ReadProblem, { code: 'unit_assumed' }>): Said {
+  const [words, question, other] = unit === 'kg' ? ['kilograms', 'Pounds?', 'lb'] : ['pounds', 'Kilograms?', 'kg'];
+  return info(`“${text}” has no unit; read as ${words}. ${question}`, `${text} ${other}`);
+}
+const spanOf = ({ low, high }: { low: number; high: number }): string => (high > low ? `${formatClock(low)}–${formatClock(high)}` : formatClock(low));
 
 export function diagnose(problem: ReadProblem): Diagnostic {
   return { code: problem.code, ...problem.span, ...say(problem) };
