@@ -114,4 +114,36 @@ describe('gambito', () => {
     expect(run.code).toBe(2);
     expect(run.err).toContain(sentence);
   });
+  test('an athlete file that unfolds to a huge one is answered, not a stack trace', () => {
+    const bomb = [
+      'a: &a [x, x, x, x, x, x, x, x, x]',
+      ...'bcdefghij'.split('').map((name, at) => `${name}: &${name} [${Array(9).fill(`*${'abcdefghij'[at]}`).join(', ')}]`),
+    ].join('\n');
+    const file = join(directory, 'bomb.yaml');
+    writeFileSync(file, bomb);
+    const run = gambito(['loads', file]);
+    expect(run.code).toBe(2);
+    expect(run.err).toMatch(/cannot be unfolded/);
+    expect(run.err).not.toMatch(/\n\s+at /);
+  });
+  test('a word that is not in the avoid-list is refused with the list, and loads without a unit follow the rules file', () => {
+    const file = join(directory, 'avoids.yaml');
+    writeFileSync(file, 'name: Keeper\navoid: [knees]\n');
+    expect(gambito(['loads', file])).toMatchObject({ code: 2, err: expect.stringMatching(/“knees” is not in the avoid-list; expected .*deep_knee/) });
+    const rules = join(directory, 'pounds.yaml');
+    writeFileSync(rules, 'units: lb\n');
+    expect(gambito(['format', '-', '--rules', rules], 'AMRAP 9:00\n10 thruster 95/65\n').out).toContain('@ 95/65 lb');
+  });
+  test('one athlete stands once on a board, and an impossible score is named', () => {
+    const workout = join(directory, 'board.txt');
+    writeFileSync(workout, 'AMRAP 10:00\n4 burpee\n6 push-up\n');
+    const people = mkdtempSync(join(tmpdir(), 'gambito-people-'));
+    writeFileSync(join(people, 'keeper.yaml'), 'name: Keeper\nlevel: trained\n');
+    const results = join(directory, 'twice.csv');
+    writeFileSync(results, 'athlete,version,score\nKeeper,original,7+3\nKeeper,original,2+99\n');
+    const run = gambito(['compare', workout, '--results', results, '--people', people]);
+    expect(run.code).toBe(2);
+    expect(run.err).toMatch(/Keeper stands twice, first on line 2/);
+    expect(run.err).toMatch(/a round has 10 reps here/);
+  });
 });

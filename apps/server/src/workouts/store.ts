@@ -14,7 +14,9 @@ export const showWorkout = ({ id, title, text, day, revision, updatedAt }: Worko
   updatedAt: updatedAt.toISOString(),
 });
 
-const titleOf = (text: string): string => (parseWorkout(text).workout.title ?? text.split('\n').find((line) => line.trim() !== '') ?? 'Untitled').slice(0, 200);
+/** A title stands at the top: no more is read for it, whatever else was sent. */
+const titleOf = (text: string): string =>
+  (parseWorkout(text.split('\n').slice(0, 12).join('\n')).workout.title ?? text.split('\n').find((line) => line.trim() !== '') ?? 'Untitled').slice(0, 200);
 
 export async function listWorkouts(coachId: number): Promise<StoredWorkout[]> {
   return (

@@ -3,7 +3,7 @@ export const most = {
   /** characters of a text */
   length: 100_000,
   lines: 600,
-  lineLength: 800,
+  lineLength: 500,
   rounds: 300,
   intervals: 300,
   /** blocks inside blocks */

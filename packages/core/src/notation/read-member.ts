@@ -212,7 +212,7 @@ function readAside(inside: Cursor, draft: Draft, context: MemberContext): void {
   }
   while (!inside.done) {
     const from = inside.at;
-    if (inside.sign(',', ';', '@')) continue;
+    if (inside.sign(',', ';', '@', '(', '[', ')', ']')) continue;
     const measured = inside.try((c) => {
       const read = readMeasured(c) ?? (inside.tokens[from - 1]?.text === '@' ? readLoad(c, context.room) : null);
       return read && (c.done || c.isSign(',') || c.isSign(';')) ? read : null;
@@ -352,10 +352,12 @@ function setName(cursor: Cursor, draft: Draft, from: number, to: number): void {
 }
 
 const joins = new Set(['-', "'", '&', '.']);
+/** tokens; the words behind it are a note */
+const longestName = 20;
 /** A word of the name, with the hyphens and signs that join names. */
 function takeNameWord(cursor: Cursor, draft: Draft): boolean {
   const token = cursor.peek()!;
-  if (token.kind !== 'word' || (draft.name !== '' && draft.nameTo !== cursor.at)) return false;
+  if (token.kind !== 'word' || (draft.name !== '' && (draft.nameTo !== cursor.at || cursor.at - draft.nameFrom > longestName))) return false;
   const from = draft.name === '' ? cursor.at : draft.nameFrom;
   cursor.at++;
   while (
