@@ -3,6 +3,8 @@
  * must be the model's. The words are read by the workout reader itself, which is checked elsewhere; what is checked here is that no room loses or invents a line.
  */
 import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import {
   adapt,
   checkScores,
@@ -152,6 +154,20 @@ describe('a version goes all the way', () => {
     },
     '2026-11-27',
   ).athlete;
+  test('every third spelling of the corpus becomes a version whose text reads back to itself', () => {
+    const texts = readFileSync(join(process.cwd(), 'packages/core/test/samples/spellings.md'), 'utf8')
+      .trimEnd()
+      .split('\n~~~\n')
+      .map((entry) => entry.split('\n=>\n')[0]!)
+      .filter((_, at) => at % 3 === 0);
+    for (const text of texts) {
+      const { workout } = parseWorkout(text);
+      if (workout.parts.length === 0) continue;
+      const { version, predicted } = adapt(workout, keeper, { place: keeper.places[0]!, runs: 5 });
+      expect([text, formatWorkout(parseWorkout(version.text).workout)]).toEqual([text, version.text]);
+      expect([text, Number.isFinite(predicted.median)]).toEqual([text, true]);
+    }
+  });
   test('text → version → page → clock → score, on the samples', () => {
     for (const name of sampleNames) {
       const { workout } = parseWorkout(sampleText(name));

@@ -65,6 +65,9 @@ describe('spellings of a kit', () => {
   });
 });
 
+/** Seconds of work, not of waiting: other checks run beside this one. */
+const secondsSince = (began: NodeJS.CpuUsage): number => process.cpuUsage(began).user / 1e6;
+
 /** Every figure of a text: its line, its place, and what it is. */
 const figuresOf = (text: string): { line: number; at: number; figure: string }[] =>
   text.split('\n').flatMap((row, line) => [...row.matchAll(/\d+/g)].map((found) => ({ line: line + 1, at: found.index, figure: found[0] })));
@@ -194,12 +197,12 @@ describe('hostile texts are answered with a sentence, within two seconds each', 
   ];
   test('there are at least fifty', () => expect(hostile.length).toBeGreaterThanOrEqual(50));
   test.each(hostile)('%s', (_, text) => {
-    const began = performance.now();
+    const began = process.cpuUsage();
     const { workout, diagnostics } = parseWorkout(text);
     for (const part of workout.parts) pageOf(part);
     planClock(workout);
     formatWorkout(workout);
-    expect(performance.now() - began).toBeLessThan(2000);
+    expect(secondsSince(began)).toBeLessThan(2);
     for (const { message, line, column, length } of diagnostics) {
       expect(message).toMatch(/[.?]$/);
       expect([line, column, length].every((figure) => Number.isInteger(figure) && figure >= 1)).toBe(true);
@@ -212,9 +215,9 @@ describe('hostile texts are answered with a sentence, within two seconds each', 
     ['100 000 commas', `dumbbell 5 kg${','.repeat(100_000)}`],
     ['a million kettlebells', '1000000 kettlebells 16 kg'],
   ])('kit: %s', (_, line) => {
-    const began = performance.now();
+    const began = process.cpuUsage();
     const read = readKit([line]);
-    expect(performance.now() - began).toBeLessThan(2000);
+    expect(secondsSince(began)).toBeLessThan(2);
     expect(read.items.length).toBeLessThan(200);
   });
   test.each([
@@ -226,9 +229,9 @@ describe('hostile texts are answered with a sentence, within two seconds each', 
     ['100 000 maxes', { maxes: Object.fromEntries(Array.from({ length: 100_000 }, (_, at) => [`zib_${at}`, '80 kg'])) }, 'maxes.zib_0'],
     ['a word that is not in the avoid-list', { avoid: ['knees'] }, 'avoid'],
   ])('athlete: %s', (_, file, key) => {
-    const began = performance.now();
+    const began = process.cpuUsage();
     const { problems } = readAthlete(file, '2026-11-27');
-    expect(performance.now() - began).toBeLessThan(2000);
+    expect(secondsSince(began)).toBeLessThan(2);
     if (key) expect(problems.map((problem) => problem.key)).toContain(key);
   });
   test('a bare time available is minutes', () => expect(readAthlete({ time_available: '45' }, '2026-11-27').athlete.timeAvailableSeconds).toBe(2700));

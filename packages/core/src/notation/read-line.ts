@@ -44,15 +44,17 @@ function readString(cursor: Cursor, context: SlotContext, bracket: Slot['bracket
   const drafts: Draft[] = [];
   do drafts.push(readMember(cursor, context));
   while (cursor.sign('+') && !cursor.done);
-  const last = drafts[drafts.length - 1]!;
-  if (drafts.length > 1)
-    for (const draft of drafts) {
-      draft.load ??= last.load;
-      draft.hold ??= last.hold;
-    }
   const link = drafts.length > 1 && bracket === null ? context.nextId() : null;
-  return { slots: drafts.flatMap((draft) => toSlot(draft, cursor, context, { link, bracket }, inherited) ?? []), drafts };
+  const slots = drafts.flatMap((draft) => toSlot(draft, cursor, context, { link, bracket }, inherited) ?? []);
+  const last = slots[slots.length - 1];
+  return { slots: last && drafts.length > 1 ? slots.map((slot) => withShared(slot, last)) : slots, drafts };
 }
+/** A load or a hold at the end of a string is for all of it; a movement that carries none is left without. */
+const withShared = (slot: Slot, { load, hold }: Pick<Slot, 'load' | 'hold'>): Slot => ({
+  ...slot,
+  load: slot.load ?? (movementOf(slot.movement).load ? load : null),
+  hold: slot.hold ?? hold,
+});
 
 /** `3 x (a + b + c)`: the bracket is one rep, done so many times. */
 function readBracketed(cursor: Cursor, context: SlotContext): Slot[] | null {
@@ -69,7 +71,7 @@ function readBracketed(cursor: Cursor, context: SlotContext): Slot[] | null {
   }
   cursor.at = Math.min(cursor.end, close + 1);
   const behind = readTail(cursor, context);
-  return slots.map((slot) => ({ ...slot, load: slot.load ?? behind.load, hold: slot.hold ?? behind.hold }));
+  return slots.map((slot) => withShared(slot, behind));
 }
 /** `3 x (`, `5 rounds of (`. */
 function readOpening(cursor: Cursor): number | null {
