@@ -42,7 +42,7 @@ beforeAll(async () => {
   app = await buildApp(sequelize, { demo: false, webDirectory: null, logLevel: 'silent' }, () => clock);
   maruvel = await newCoach('maruvel@lanterns.example');
   other = await newCoach('other@lanterns.example');
-}, 60000);
+}, 180_000);
 afterAll(async () => {
   await app.close();
   await sequelize.close();

@@ -22,7 +22,7 @@ beforeAll(async () => {
   sequelize = database('gambito_jest');
   await migrate(sequelize);
   app = await buildApp(sequelize, { demo: false, webDirectory: null, logLevel: 'silent' });
-}, 60000);
+}, 180_000);
 afterAll(async () => {
   await app.close();
   await sequelize.close();
@@ -225,5 +225,5 @@ describe('the demo', () => {
     for (const row of board) expect(row.index).toBeGreaterThan(10);
     await demo.close();
     await other.close();
-  }, 60000);
+  }, 180_000);
 });

@@ -85,9 +85,7 @@ function isPlainName(said: string, movement: string): boolean {
   if (!readsBack(`10 ${said}`, (slot) => slot.movement === movement && slot.note === null)) return false;
   return (
     isMovementId(movement) ||
-    ['', '10 ', '8:00 ', '10 s '].every(
-      (before) => readHeader(Cursor.over(`${before}${said}`)) === null && readSectionLabel(Cursor.over(`${before}${said}`)) === null,
-    )
+    ['', '10 ', '8:00 '].every((before) => readHeader(Cursor.over(`${before}${said}`)) === null && readSectionLabel(Cursor.over(`${before}${said}`)) === null)
   );
 }
 /** The coach's own words while they still mean this movement, else the usual ones; an implement that is another than the movement's stands before it. */

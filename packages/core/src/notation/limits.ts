@@ -2,7 +2,7 @@
 export const most = {
   /** characters of a text */
   length: 100_000,
-  lines: 600,
+  lines: 400,
   lineLength: 500,
   rounds: 300,
   intervals: 300,
