@@ -28,6 +28,9 @@ const { sends } = await json(`/workouts/${id('Breakwater')}/sends`, {
   data: { athleteIds: [who('Corvalume'), who('Orvenna'), who('Tabrik')] },
 });
 const token = sends.find((each) => each.athleteId === who('Corvalume')).token;
+// a nested workout shows what an athlete's page is for: sets of rounds, rests, boxes to tick
+const nested = await json(`/workouts/${id('Cold Store')}/sends`, { method: 'POST', data: { athleteIds: [who('Corvalume')] } });
+const nestedToken = nested.sends.find((each) => each.athleteId === who('Corvalume')).token;
 const settle = () => page.waitForTimeout(900);
 const phone = { width: 390, height: 844 };
 
@@ -75,7 +78,7 @@ const shots = {
   },
   async athlete() {
     await page.setViewportSize(phone);
-    await page.goto(`${url}/a/${token}`);
+    await page.goto(`${url}/a/${nestedToken}`);
     await page.getByText('Start the clock').waitFor();
   },
   async clock() {
@@ -91,8 +94,8 @@ const shots = {
               ...JSON.parse(localStorage.getItem(key)),
               startedAt: Date.now() - 187_000,
               taps: [
-                { at: 88, part: 0 },
-                { at: 176, part: 0 },
+                { at: 88, cue: 0 },
+                { at: 176, cue: 0 },
               ],
             }),
           );
