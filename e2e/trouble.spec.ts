@@ -182,6 +182,25 @@ test('people: what was typed survives a reload, and can be dropped', async ({ pa
   await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('');
 });
 
+test('people: what nobody can read is saved with the rest, and is still there and still said when it is opened again', async ({ page }) => {
+  await open(page);
+  await page.goto('/people/new');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Drosimel');
+  await page.getByRole('textbox', { name: 'Lifts', exact: true }).fill('back squat 88 kg\nzibble lift 70');
+  await page.getByRole('textbox', { name: 'Kit' }).fill('15 kg dumbbell\nunicorn');
+  await expect(page.getByRole('list', { name: 'Understood, line by line' })).toContainText('one dumbbell of 15 kg');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByText('Drosimel saved').waitFor();
+  await page.getByRole('link', { name: 'Drosimel' }).click();
+  await expect(page.getByRole('textbox', { name: 'Lifts', exact: true })).toHaveValue('back squat: 88 kg\nzibble lift 70');
+  await expect(page.getByRole('textbox', { name: 'Kit' })).toHaveValue('15 kg dumbbell\nunicorn');
+  await expect(page.getByText(/“zibble lift 70”, expected a movement and a figure/)).toBeVisible();
+  await expect(page.getByText(/“unicorn”: expected/)).toBeVisible();
+  // the roster is the demo's again
+  const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: number; name: string }[] };
+  await page.request.delete(`/api/athletes/${athletes.find((each) => each.name === 'Drosimel')!.id}`);
+});
+
 test('the board reads by the school the coach chose', async ({ page }) => {
   const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat\nintent: 8-12 rounds');
   const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: number; name: string }[] };

@@ -71,11 +71,21 @@ export const scoreFieldSchema = z.object({
   placeholder: z.string(),
 });
 
+const expectation = z.object({ unit: z.string(), low: z.number(), median: z.number(), high: z.number() });
 export const boardSchema = z.object({
   board: z.array(
     boardRowSchema.extend({ scoreId: z.number(), athleteId: z.number(), note: z.string(), versionText: z.string(), category: z.enum(['men', 'women']) }),
   ),
-  missing: z.array(z.object({ athleteId: z.number(), name: z.string(), sent: z.boolean(), category: z.enum(['men', 'women']), versionText: z.string() })),
+  missing: z.array(
+    z.object({
+      athleteId: z.number(),
+      name: z.string(),
+      sent: z.boolean(),
+      category: z.enum(['men', 'women']),
+      versionText: z.string(),
+      expected: z.array(expectation.nullable()),
+    }),
+  ),
   /** of the workout as written: one a scored part */
   fields: z.array(scoreFieldSchema),
   /** the house rule for boards */
@@ -95,7 +105,6 @@ const briefLine = z.object({
 });
 /** a row of a part as it stands on the page: something over deeper rows, a line of work (by its number), or a rest */
 const briefRow = z.object({ kind: z.enum(['head', 'line', 'rest']), depth: z.number(), text: z.string(), slot: z.number().optional() });
-const expectation = z.object({ unit: z.string(), low: z.number(), median: z.number(), high: z.number() });
 const briefPart = z.object({
   name: z.string().nullable().default(null),
   header: z.string(),

@@ -10,6 +10,7 @@ import { SendRow } from '../platform/models';
 import { typed } from '../platform/typed';
 import { rulesOf, unitsOf } from '../rules/routes';
 import { makeBrief } from '../sends/brief';
+import { briefOfRow } from '../sends/store';
 import { findWorkout, locksOf } from '../workouts/store';
 import { resultReader } from './learned';
 import { scoreLength, takenScore } from './taken-score';
@@ -72,6 +73,7 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
             sent: sent !== undefined,
             category: each.file['category'] === 'women' ? ('women' as const) : ('men' as const),
             versionText: sent?.versionText ?? row.text,
+            expected: sent ? briefOfRow(sent).parts.map(({ predicted }) => predicted ?? null) : [],
           };
         });
       return { board, missing, fields: scoreFields(original), school: rulesOf(coach).board };

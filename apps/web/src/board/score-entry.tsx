@@ -5,7 +5,7 @@ import { useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
 import { useMe } from '../api/queries';
-import { entryOf, readEntry } from '../scores/entry';
+import { entryOf, readEntry, type Entry } from '../scores/entry';
 import { doubtsOf, ScoreFields } from '../scores/score-fields';
 import { Button } from '../ui/button';
 
@@ -15,6 +15,8 @@ export interface EntryOf {
   readonly name: string;
   readonly versionText: string;
   readonly category: 'men' | 'women';
+  /** a part: what the version that was sent expects */
+  readonly expected?: readonly ({ readonly unit: string; readonly low: number; readonly high: number } | null)[];
 }
 
 function useSaveScore(workoutId: number) {
@@ -38,7 +40,11 @@ function focusNext(form: HTMLFormElement | null): void {
 export function ScoreEntry({ of, start = '', note = '', done }: { of: EntryOf; start?: string; note?: string; done?: () => void }) {
   const { data: me } = useMe();
   const units = me?.coach?.units ?? 'kg';
-  const entry = useMemo(() => entryOf(of.versionText, of.category, units), [of.versionText, of.category, units]);
+  const { versionText, category, expected } = of;
+  const entry = useMemo(
+    () => entryOf(versionText, category, units, (part) => (expected?.[part] as ReturnType<Entry['expected']> | undefined) ?? null),
+    [versionText, category, units, expected],
+  );
   const [typed, setTyped] = useState(() => localStorage.getItem(draftKey(of)) ?? start);
   const [told, setTold] = useState<{ text: string; sure: boolean } | null>(null);
   const form = useRef<HTMLFormElement>(null);

@@ -12,7 +12,8 @@ import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
 import type { ReadProblem } from './problems';
 import { readCount } from './read-count';
 import { emptyDraft } from './draft';
-import { hasClock, isBlockHeader, readHeader, type Header } from './read-header';
+import { hasClock, isBlockHeader, type Header } from './header';
+import { readHeader } from './read-header';
 import { grown, readLine } from './read-line';
 import type { SlotContext } from './to-slot';
 

@@ -3,7 +3,8 @@ import { findMovement } from '../movements/names';
 import type { ItemReader } from './item-reader';
 import { readStation, type SectionLabel } from './labels';
 import { cursorOf, restOfLine, type Line } from './lines';
-import { emptyHeader, hasClock, isBlockHeader, readHeader, type Header } from './read-header';
+import { emptyHeader, hasClock, isBlockHeader, type Header } from './header';
+import { readHeader } from './read-header';
 import type { Settings } from './read-settings';
 
 /** All that is known of a part before its work is read. */

@@ -4,7 +4,8 @@ import type { BareCount } from './item-reader';
 import { most } from './limits';
 import { cursorOf, restOfLine, spanOfLine, type Line } from './lines';
 import type { Opening } from './open-part';
-import { hasClock, readHeader } from './read-header';
+import { hasClock } from './header';
+import { readHeader } from './read-header';
 
 export const range = (value: number): Range => ({ low: value, high: value });
 

@@ -8,7 +8,8 @@ import { readColumns, readLadder, readSpan, readTempo, readUnit } from '../text/
 import type { Range } from '../workout/workout';
 import { readEffort, readLoad, readMass, readMeasured, type ReadLoad } from './loads';
 import { readCount, readMaxTime, readPerSide, readStep } from './read-count';
-import { cap, emptyHeader, team, vest } from './read-header';
+import { cap, team, vest } from './header-clauses';
+import { emptyHeader } from './header';
 import { readRest } from './read-rest';
 import type { ReadProblem, Span } from './problems';
 

@@ -9,7 +9,7 @@ import { most } from './limits';
 import { cursorOf, spanOfLine, type Line } from './lines';
 import { openPart, type Opening } from './open-part';
 import { countWithin, itemsOf, lengthOf, range, takeSets, tellNoMovement, tellOpenRest } from './part-bounds';
-import type { Clock } from './read-header';
+import type { Clock } from './header';
 import { baseOf, takeSettings } from './read-settings';
 import { asStrength, strengthPart } from './read-strength';
 

@@ -3,7 +3,8 @@ import { findMovement } from '../movements/names';
 import { readSectionLabel, readStation, readThen, type SectionLabel } from './labels';
 import { cursorOf, restOfLine, type Line } from './lines';
 import { isSetting } from './read-settings';
-import { hasClock, isBlockHeader, readHeader, type Header } from './read-header';
+import { hasClock, isBlockHeader, type Header } from './header';
+import { readHeader } from './read-header';
 
 export interface Piece {
   readonly label: SectionLabel | null;
