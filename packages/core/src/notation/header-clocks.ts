@@ -68,7 +68,7 @@ function readTimes(cursor: Cursor): number | null {
   });
 }
 
-/** Minutes of an interval named in letters: EMOM 1, E2MOM 2, E90SOM is not one. */
+/** Minutes of an interval named in letters: EMOM 1, E2MOM 2. Seconds (E90S) are an interval of `every`. */
 function emomMinutes(cursor: Cursor): number | null {
   const token = cursor.peek();
   const found = token?.kind === 'word' ? /^e(\d{0,2})mom$/.exec(token.text) : null;
@@ -89,8 +89,13 @@ export const emom: Phrase = (cursor, header) => {
   return true;
 };
 
-/** A bare figure after `every`: seconds from 15 up, minutes below. */
+/** `E90S`, `every 90 s`, `every minute`. A bare figure after `every`: seconds from 15 up, minutes below. */
 function readInterval(cursor: Cursor): number | null {
+  const short = cursor.peek()?.kind === 'word' ? /^e(\d{2,3})s(?:om)?$/.exec(cursor.peek()!.text) : null;
+  if (short) {
+    cursor.at++;
+    return Number(short[1]);
+  }
   if (!cursor.word('every')) return null;
   if (cursor.phrase('other', 'minute|min')) return 120;
   if (cursor.word('minute', 'min')) {
@@ -171,12 +176,21 @@ function readOnOff(cursor: Cursor): number[] | null {
     return sides;
   });
 }
+/** `30 s on, 15 s off for 12 minutes`: how often work and rest fit into it, where they fill it exactly. */
+function timesWithin(cursor: Cursor, sides: readonly number[]): number | null {
+  return cursor.try((c) => {
+    const total = c.phrase('for') ? readDuration(c, 'none', true) : null;
+    const times = total === null ? 0 : total / sides.reduce((sum, side) => sum + side, 0);
+    return times >= 1 && Number.isInteger(times) ? times : null;
+  });
+}
 export const intervals: Phrase = (cursor, header) => {
   if (header.clock) return false;
   const sides = readOnOff(cursor);
   if (!sides || sides[0] === 0) return false;
   const segments = Array.from({ length: Math.ceil(sides.length / 2) }, (_, at) => ({ workSeconds: sides[2 * at]!, restSeconds: sides[2 * at + 1] ?? 0 }));
   header.clock = { kind: 'intervals', segments };
+  header.times ??= timesWithin(cursor, sides);
   return true;
 };
 

@@ -172,7 +172,7 @@ function readInterruption(cursor: Cursor, context: SlotContext, line: Line): Int
   const items: Item[] = [];
   while (!cursor.done) {
     items.push(...readPiece(cursor, context).slots);
-    if (!cursor.sign(',', ';', '|') && !cursor.word('and', 'then')) break;
+    if (!cursor.sign(',', ';', '|', '&', '.') && !cursor.word('and', 'then')) break;
   }
   if (items.length === 0) {
     cursor.at = start;
@@ -209,7 +209,7 @@ interface Reading {
 /** A rule takes what stands at the cursor, or nothing. */
 type LineRule = (reading: Reading) => boolean;
 
-const glue: LineRule = ({ cursor }) => cursor.sign(',', ';', '/', '.', ':', '-', '!', '*', ')', ']') || cursor.word('then', 'and', 'plus', 'straight');
+const glue: LineRule = ({ cursor }) => cursor.sign(',', ';', '/', '.', ':', '-', '!', '*', ')', ']', '&') || cursor.word('then', 'and', 'plus', 'straight');
 const restRule: LineRule = ({ cursor, items, context, line }) => {
   const rest = cursor.try((c) => {
     const read = readRest(c);

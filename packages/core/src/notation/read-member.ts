@@ -53,6 +53,12 @@ function applyLoad(draft: Draft, read: ReadLoad, cursor: Cursor, from: number, c
       draft.effort = read.effort;
       return;
     case 'load':
+      if (draft.load !== null) {
+        const text = cursor.text(from, cursor.at);
+        draft.notes.push({ text, from, to: cursor.at });
+        context.report({ code: 'unread_figure', span: context.span(from, cursor.at), text });
+        return;
+      }
       draft.load = read.load;
       if (read.unitAssumed)
         context.report({ code: 'unit_assumed', span: context.span(from, cursor.at), text: cursor.text(from, cursor.at), unit: context.room });
@@ -355,14 +361,20 @@ function setName(cursor: Cursor, draft: Draft, from: number, to: number): void {
 const joins = new Set(['-', "'", '&', '.']);
 /** tokens; the words behind it are a note */
 const longestName = 20;
+/** `45 s plank. Rest 90 s.`: a full stop with a space behind it. */
+const endsSentence = (cursor: Cursor): boolean => cursor.isSign('.') && cursor.peek(1)?.spaced === true;
+/** A full stop, or an `&` with another movement behind it, joins no name. */
+const partsNames = (cursor: Cursor, context: MemberContext): boolean =>
+  endsSentence(cursor) || (cursor.isSign('&') && startsMovement(cursor.part(cursor.at + 1, cursor.end), context.listed));
 /** A word of the name, with the hyphens and signs that join names. */
-function takeNameWord(cursor: Cursor, draft: Draft): boolean {
+function takeNameWord(cursor: Cursor, draft: Draft, context: MemberContext): boolean {
   const token = cursor.peek()!;
   if (token.kind !== 'word' || (draft.name !== '' && (draft.nameTo !== cursor.at || cursor.at - draft.nameFrom > longestName))) return false;
   const from = draft.name === '' ? cursor.at : draft.nameFrom;
   cursor.at++;
   while (
     cursor.peek()?.kind === 'sign' &&
+    !partsNames(cursor, context) &&
     joins.has(cursor.peek()!.text) &&
     (cursor.peek(1)?.kind === 'word' || (cursor.peek()!.text === '.' && !cursor.peek()!.spaced))
   ) {
@@ -377,9 +389,11 @@ function takeNameWord(cursor: Cursor, draft: Draft): boolean {
 function endsHere(cursor: Cursor, draft: Draft, context: MemberContext): boolean {
   const token = cursor.peek()!;
   if (token.kind === 'sign') {
+    if (token.text === '+' && cursor.isSign('@', 1)) return false;
+    if (token.text === '&') return draft.name !== '' && startsMovement(cursor.part(cursor.at + 1, cursor.end), context.listed);
     if (token.text === '|' || token.text === '+' || token.text === ')' || token.text === ']')
       return !(token.text === '+' && cursor.part(cursor.at, cursor.end).try((c) => readStep(c)) !== null);
-    if (token.text === ',' || token.text === ';') {
+    if (token.text === ',' || token.text === ';' || endsSentence(cursor)) {
       const after = cursor.part(cursor.at + 1, cursor.end);
       return !after.done && startsMovement(after, context.listed);
     }
@@ -449,7 +463,7 @@ export function readMember(cursor: Cursor, context: MemberContext): Draft {
       if (draft.name !== '' && !cursor.done) takeKind(cursor, draft);
       continue;
     }
-    if (takeNameWord(cursor, draft)) continue;
+    if (takeNameWord(cursor, draft, context)) continue;
     if (draft.name !== '' && takeBare(cursor, draft)) continue;
     takeNote(cursor, draft);
     if (cursor.at === from) cursor.next();
