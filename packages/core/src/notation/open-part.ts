@@ -1,6 +1,7 @@
 /** The opening of a part: its label, its header lines in any order, its clauses, and what is left as work. */
 import { findMovement } from '../movements/names';
 import type { ItemReader } from './item-reader';
+import { cutAtStations } from './inline-stations';
 import { readStation, type SectionLabel } from './labels';
 import { cursorOf, restOfLine, type Line } from './lines';
 import { emptyHeader, hasClock, isBlockHeader, type Header } from './header';
@@ -78,12 +79,12 @@ export function openPart(body: readonly Line[], label: SectionLabel | null, sett
     const role = next ? roleOf(next, inline, { header, work, first: index === 0, indentedBelow: (body[index + 1]?.indent ?? 0) > line.indent }) : 'work';
     if (next && role === 'frame') merge(header, { ...next, rounds: null, sets: null, ladder: null, restBetween: null });
     if (!next || role !== 'header') {
-      work.push(line);
+      work.push(...cutAtStations(line));
       return;
     }
     merge(header, next);
     titled ||= hasClock(next);
-    if (inline && (isWork(inline) || cursor.tokens[cursor.at - 1]?.text === ':')) work.push({ ...inline, listed: true });
+    if (inline && (isWork(inline) || cursor.tokens[cursor.at - 1]?.text === ':')) work.push(...cutAtStations({ ...inline, listed: true }));
     else if (inline) reader.note(line, cursor, cursor.at);
   });
   if (!hasClock(header) && work[0] && isMinute(work[0])) header.clock = { kind: 'every', intervalSeconds: 60, totalSeconds: null, count: null };
