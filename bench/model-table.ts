@@ -3,10 +3,9 @@
  * Every figure is computed here; the expected column is what coaches say.
  */
 import {
+  adapt,
   bouts,
   compile,
-  deriveIntent,
-  defaultRules,
   estimateCapacity,
   formatClock,
   parseWorkout,
@@ -152,7 +151,7 @@ const rows: readonly Row[] = [
     read: (category) =>
       (['newer', 'new'] as const)
         .map((level) =>
-          formatClock(summarize(deriveIntent(of('AMRAP 20:00\n10 push-up\n15 air squat'), category, level, defaultRules).base).parts[0]!.seconds!),
+          formatClock(adapt(of('AMRAP 20:00\n10 push-up\n15 air squat'), { ...referenceAthlete(category), level }, { runs: 1 }).version.parts[0]!.seconds!),
         )
         .join(' · '),
   },

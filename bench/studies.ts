@@ -1,8 +1,9 @@
-/** The whole studies behind docs/model.md: `npm run bench -- studies [limits|grid|exhaustive|fairness|speed …]`. Prints every figure, also the unflattering ones. */
+/** The whole studies behind docs/model.md: `npm run bench -- studies [limits|grid|alone|exhaustive|fairness|speed …]`. Prints every figure, also the unflattering ones. */
 import { adapt, parseWorkout, type Adapted } from '../packages/core/src/index';
 import { exhaustiveCase, type ExhaustiveCase } from '../packages/core/test/studies/exhaustive';
 import { fairnessCell, fairnessWorkouts, type FairnessCase, type FairnessCell } from '../packages/core/test/studies/fairness';
-import { adaptedCells, gridFigures, gridPeople, gridWorkouts, naiveCells, naiveVersion, type GridFigures } from '../packages/core/test/studies/grid';
+import { adaptedCells, editFigures, gridPeople, gridWorkouts, naiveCells, naiveVersion, type EditFigures } from '../packages/core/test/studies/grid';
+import { leaveAlonePairs } from '../packages/core/test/studies/leave-alone';
 import { limitsFindings } from '../packages/core/test/studies/limits';
 import { randomAthlete } from '../packages/core/test/people';
 import { sampleText } from '../packages/core/test/samples';
@@ -20,36 +21,58 @@ function limits(): void {
   const pairs = 2000;
   const found = Array.from({ length: pairs }, (_, index) => limitsFindings(index + 1)).flat();
   say(`1. hard limits: ${pairs} random workouts × athletes, ${new Set(found.map((each) => each.seed)).size} with a finding`);
-  for (const each of found.slice(0, 20)) say(`   seed ${each.seed}: ${each.what}`);
+  for (const each of found.slice(0, 60)) say(`   seed ${each.seed}: ${each.what}`);
 }
 
 function grid(): void {
   const [texts, people] = [gridWorkouts(40), gridPeople(40)];
-  const all = (of: typeof adaptedCells) => gridFigures(texts.flatMap((text, index) => people.flatMap((athlete, person) => of(text, athlete, index, person))));
-  const line = (name: string, figures: GridFigures): void =>
-    say(
-      `   ${name}: median |time drift| ${percent(figures.median)}, 90th percentile ${percent(figures.ninetieth)}, window hit ${figures.hit} of ${figures.windows}`,
-    );
-  say(`2. stimulus: ${texts.length} workouts × ${people.length} athletes`);
-  line('Gambito', all(adaptedCells));
-  line('by name, same reps, nearest load', all(naiveCells));
+  const shares = (of: typeof adaptedCells): { inside: number; median: number; ninetieth: number } => {
+    const cells = texts.flatMap((text) => people.flatMap((athlete) => of(text, athlete)));
+    const out = cells.map(({ time }) => Math.abs(time)).sort((a, b) => a - b);
+    return { inside: out.filter((time) => time === 0).length / out.length, median: middle(out), ninetieth: out[Math.floor(out.length * 0.9)] ?? 0 };
+  };
+  say(`2. the class on paper: ${texts.length} workouts × ${people.length} athletes`);
+  for (const [name, of] of [
+    ['Gambito', adaptedCells],
+    ['by name, same reps, nearest load', naiveCells],
+  ] as const) {
+    const { inside, median, ninetieth } = shares(of);
+    say(`   ${name}: parts inside their band ${percent(inside)}; distance from its edge: median ${percent(median)}, 90th percentile ${percent(ninetieth)}`);
+  }
+  const edits = texts.flatMap((text) => people.map((athlete) => editFigures(text, athlete)));
+  const total = (pick: (each: EditFigures) => number): number => edits.reduce((sum, each) => sum + pick(each), 0);
+  const banded = edits.filter(({ insideBand }) => insideBand !== null);
+  const outside = banded.filter(({ insideBand }) => !insideBand);
+  const strange = edits.flatMap((each) => each.strange);
+  say(
+    `   count edits on unswapped slots: ${(total((each) => each.recounted) / total((each) => each.kept)).toFixed(3)} a slot (${total((each) => each.recounted)} of ${total((each) => each.kept)})`,
+  );
+  say(
+    `   leading part inside its band: ${percent(1 - outside.length / banded.length)} of ${banded.length}; outside and said: ${outside.filter(({ told }) => told).length} of ${outside.length}`,
+  );
+  say(`   counts and ladders no coach writes: ${strange.length}${strange.length > 0 ? `, such as ${[...new Set(strange)].slice(0, 8).join('; ')}` : ''}`);
+}
+
+function alone(): void {
+  const pairs = leaveAlonePairs(320);
+  const untouched = pairs.filter(({ edits }) => edits === 0).length;
+  const slots = pairs.reduce((sum, each) => sum + each.slots, 0);
+  const edits = pairs.reduce((sum, each) => sum + each.edits, 0);
+  say(
+    `2b. leave alone: ${pairs.length} workout × garage pairs whose untouched text lands in the band; ${untouched} left untouched (${percent(untouched / pairs.length)}), ${(edits / slots).toFixed(3)} edits a slot`,
+  );
+  for (const { text, edits: changed, what } of pairs) if (changed > 0) say(`   ${text.split('\n').slice(1).join(' / ')}: ${what}`);
 }
 
 function exhaustive(): void {
-  const cases = Array.from({ length: 260 }, (_, index) => exhaustiveCase(index + 1, 12_000)).filter((each): each is ExhaustiveCase => each !== null);
-  const large = cases.filter((each) => each.points > 2000);
-  const sum = (list: readonly ExhaustiveCase[], pick: (each: ExhaustiveCase) => number): number => list.reduce((total, each) => total + pick(each), 0);
+  const cases = Array.from({ length: 400 }, (_, index) => exhaustiveCase(index + 1, 4000)).filter((each): each is ExhaustiveCase => each !== null);
+  const same = cases.filter(({ best, found }) => best?.edits === found?.edits && Math.abs((best?.cost ?? 0) - (found?.cost ?? 0)) < 1e-9);
+  const sum = (pick: (each: ExhaustiveCase) => number): number => cases.reduce((total, each) => total + pick(each), 0);
   say(
-    `3. search against everything: ${cases.length} instances, worse in ${cases.filter((each) => each.found > each.best + 1e-9).length}, better (finer counts and loads) in ${cases.filter((each) => each.found < each.best - 1e-6).length}, proved by bound in ${cases.filter((each) => each.proved).length}`,
+    `3. the gentlest edits: ${cases.length} parts out of their band, ${sum((each) => each.points)} single edits and pairs, ${sum((each) => each.evaluations)} walked; the same as trying all: ${same.length} of ${cases.length}`,
   );
   say(
-    `   instances over 2000 points: ${large.length}, ${sum(large, (each) => each.points)} points, ${sum(large, (each) => each.evaluations)} evaluated: ${(
-      sum(large, (each) => each.points) /
-      Math.max(
-        1,
-        sum(large, (each) => each.evaluations),
-      )
-    ).toFixed(0)} × fewer`,
+    `   brought into the band by one edit: ${cases.filter(({ found }) => found?.edits === 1).length}, by two: ${cases.filter(({ found }) => found?.edits === 2).length}, by none: ${cases.filter(({ found }) => found === null).length}`,
   );
 }
 
@@ -106,6 +129,6 @@ function speed(): void {
   say(`   the naive method: ${naive.toFixed(1)} ms, ${(middle(each) / naive).toFixed(0)} × less`);
 }
 
-const studies = { limits, grid, exhaustive, fairness, speed } as const;
+const studies = { limits, grid, alone, exhaustive, fairness, speed } as const;
 const asked = process.argv.slice(2).filter((name): name is keyof typeof studies => name in studies);
 for (const name of asked.length > 0 ? asked : (Object.keys(studies) as (keyof typeof studies)[])) timed(name, studies[name]);

@@ -68,10 +68,11 @@ test('adapt: every athlete and three tiers get a version; a slot has alternative
   await accessible(page);
   await page.getByRole('button', { name: /^Wendrith/ }).click();
   const panel = page.getByRole('complementary', { name: 'Version of Wendrith' });
-  await expect(panel.getByText(/where .* are meant/).first()).toBeVisible();
   const slot = panel.locator('section li > button').nth(1);
   const before = await slot.locator('.font-medium').innerText();
   await slot.click();
+  // the sentence first, the figures behind the click
+  await expect(panel.getByText(/a bout, the reference/).first()).toBeVisible();
   await expect(panel.getByText(/drift [+-]/).first()).toBeVisible();
   await accessible(page);
   await panel

@@ -140,7 +140,7 @@ test.describe('versions', () => {
   });
 
   test('a house rule at work is named beside the version, and one left to the coach asks', async ({ page }) => {
-    const address = await fresh(page, '# Squall\nAMRAP 12:00\n12 push-up\n20 sit-up');
+    const address = await fresh(page, '# Squall\nAMRAP 16:00\n12 push-up\n20 sit-up');
     await page.request.put('/api/rules', { data: { rules: { easierPushUp: 'coach', newerAthlete: 'lighter' } } });
     await page.goto(`${address}/adapt`);
     await expect(page.getByText('Solid block')).toBeVisible({ timeout: 30_000 });

@@ -41,6 +41,7 @@ export const lockSchema = z.object({
   movement: z.string().max(80).optional(),
   reps: z.number().min(1).max(10_000).optional(),
   loadKg: z.number().min(0).max(600).optional(),
+  scheme: z.literal(true).optional(),
 });
 export const storedLocksSchema = z.object({ athleteId: z.number(), locks: z.array(lockSchema) });
 

@@ -79,11 +79,13 @@ export const versionSlotSchema = z.object({
   swapped: z.boolean(),
   mark: z.enum(['!', '!?', '?!', '?']),
   rule: z.string(),
-  reason: z.string(),
+  reason: z.string().describe('one sentence'),
+  figures: z.array(z.string()).describe('what stands behind it: seconds a bout, shares of a max, house rules'),
   givesUp: z.array(z.string()),
   fallback,
   growth: z.number().nullable(),
   link: z.number().nullable(),
+  written: z.number().describe('number of the written slot it stands for: what a lock names'),
   station: z.number().nullable(),
   window: z.number().nullable(),
   block: z.number().nullable(),
@@ -98,6 +100,15 @@ export const versionPartSchema = z.object({
   restSeconds: z.number().nullable(),
   from: z.array(z.number()),
   slots: z.array(versionSlotSchema),
+  edits: z.array(
+    z.object({
+      kind: z.enum(['load', 'swap', 'count', 'rounds', 'scheme', 'clock', 'part']),
+      slot: z.number().nullable(),
+      text: z.string(),
+      without: z.number().nullable().describe('score of the part without this edit'),
+      undo: z.object({ slot: z.number(), reps: z.number().optional(), loadKg: z.number().optional(), scheme: z.literal(true).optional() }).nullable(),
+    }),
+  ),
 });
 export const warningSchema = z.object({ code: z.string(), message: z.string() });
 export const adaptSchema = z.object({
@@ -110,6 +121,8 @@ export const adaptSchema = z.object({
   }),
   predicted: predictedSchema,
   drift: driftSchema,
+  insideWindow: z.boolean().nullable(),
+  insideBand: z.boolean().nullable(),
   comparability: z.object({ elasticity: z.number(), uncertainty: z.number() }),
   warnings: z.array(warningSchema),
   assumed: z.array(z.string()),

@@ -19,8 +19,18 @@ export function rounded<T>(value: T): T {
   return JSON.parse(JSON.stringify(value, (_key, each: unknown) => (typeof each === 'number' ? Math.round(each * 1e6) / 1e6 : each))) as T;
 }
 
-export function presentAdapted({ version, intent, predicted, drift, comparability, warnings, assumed }: Adapted): z.infer<typeof adaptSchema> {
-  return rounded({ version, intent, predicted, drift, comparability, warnings, assumed }) as unknown as z.infer<typeof adaptSchema>;
+export function presentAdapted({
+  version,
+  intent,
+  predicted,
+  drift,
+  insideWindow,
+  insideBand,
+  comparability,
+  warnings,
+  assumed,
+}: Adapted): z.infer<typeof adaptSchema> {
+  return rounded({ version, intent, predicted, drift, insideWindow, insideBand, comparability, warnings, assumed }) as unknown as z.infer<typeof adaptSchema>;
 }
 
 export function presentLoads(kit: readonly KitItem[]): z.infer<typeof loadsSchema> {
@@ -38,7 +48,7 @@ export function presentLoads(kit: readonly KitItem[]): z.infer<typeof loadsSchem
 
 export function presentMovement(movement: Movement): z.infer<typeof movementSchema> {
   const { id, name, aliases, patterns, muscles, needsText, unit, side, skill, standards, noReps, cautions, easier, harder, avoid } = movement;
-  const { load, floor, overheadStanding, jumps, rise, joulesPerKg, cycleSeconds, limit, prepareOnly } = movement;
+  const { load, floor, overhead, jumps, rise, joulesPerKg, cycleSeconds, limit, prepareOnly } = movement;
   return rounded({
     id,
     name,
@@ -57,7 +67,7 @@ export function presentMovement(movement: Movement): z.infer<typeof movementSche
     avoid: [...avoid],
     load: load ? { ...load, implements: [...load.implements] } : null,
     floorM: [floor.lengthM, floor.widthM],
-    overhead: overheadStanding,
+    overhead: overhead !== null,
     jumps,
     rise,
     joulesPerKg,

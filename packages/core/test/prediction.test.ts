@@ -17,6 +17,7 @@ import {
   learnFitness,
   posteriorFitness,
   mapSlots,
+  readAthlete,
   readKit,
   runWarnings,
   scoredParts,
@@ -185,6 +186,35 @@ describe('the set-level walk', () => {
   });
 });
 
+describe('what is told predicts itself within 2 %', () => {
+  const predicted = (times: Record<string, string>, line: string): number => {
+    const { athlete } = readAthlete({ category: 'men', level: 'trained', body_mass: '80 kg', times }, '2026-11-27');
+    return walkProgram(compile(parseWorkout(`for time\n${line}`).workout, estimateCapacity(athlete))).parts[0]!.score;
+  };
+  test.each<[Record<string, string>, string, number]>([
+    [{ run_400_m: '1:20' }, '400 m run', 80],
+    [{ run_400_m: '1:05' }, '400 m run', 65],
+    [{ run_800_m: '3:00' }, '800 m run', 180],
+    [{ run_1_km: '3:50' }, '1 km run', 230],
+    [{ run_5_km: '24:00' }, '5 km run', 1440],
+    [{ run_400_m: '1:20', run_5_km: '24:00' }, '400 m run', 80],
+    [{ run_400_m: '1:20', run_5_km: '24:00' }, '5 km run', 1440],
+    [{ run_400_m: '1:42', run_5_km: '26:30' }, '400 m run', 102],
+    [{ run_400_m: '1:42', run_5_km: '26:30' }, '5 km run', 1590],
+    [{ row_500_m: '1:45' }, '500 m row', 105],
+    [{ row_500_m: '1:45', row_2000_m: '7:40' }, '500 m row', 105],
+    [{ row_500_m: '1:45', row_2000_m: '7:40' }, '2000 m row', 460],
+    [{ run_400_m: '1:24', row_500_m: '1:45' }, '500 m row', 105],
+    [{ bike_10_km: '18:00' }, '10 km bike', 1080],
+  ])('%j: %s', (times, line, told) => expect(Math.abs(predicted(times, line) / told - 1)).toBeLessThan(0.02));
+  test('times that no one curve can hold are said', () => {
+    const told = (times: Record<string, string>) =>
+      estimateCapacity(readAthlete({ category: 'men', level: 'trained', body_mass: '80 kg', times }, '2026-11-27').athlete).assumed.join('\n');
+    expect(told({ run_400_m: '1:20', run_5_km: '17:00' })).toMatch(/the told run times do not agree: 400 m in 1:20 is 1:\d\d on the curve/);
+    expect(told({ run_400_m: '1:20', run_5_km: '24:00' })).not.toMatch(/do not agree/);
+  });
+});
+
 describe('what the place and the person change', () => {
   const place = (change: Partial<Place>): Place => ({ name: 'hut', floor: { lengthM: 3, widthM: 2 }, ceilingM: 2.6, noise: 'free', kit: [], ...change });
   const time = (text: string, at: Place | null, athlete: Partial<Athlete> = {}): number =>
@@ -192,9 +222,9 @@ describe('what the place and the person change', () => {
   test('the way to the street is walked before a run and after it', () => {
     const text = '3 rounds\n  200 m run\n  10 push-up';
     const upstairs = time(text, place({ kit: readKit(['run route 200 m']).items, toStreetSeconds: 20 }));
-    // three ways down and, after the first two runs and the last, three ways up; resting on the way gives a little back
+    // three ways down and, after the first two runs and the last, three ways up; a longer piece is paced a little slower
     expect(upstairs - time(text, null)).toBeGreaterThan(80);
-    expect(upstairs - time(text, null)).toBeLessThan(125);
+    expect(upstairs - time(text, null)).toBeLessThan(130);
   });
   test('a crawl in laps of three metres turns more often than in the open', () =>
     expect(time('3 rounds\n  15 m bear crawl', place({}))).toBeGreaterThan(time('3 rounds\n  15 m bear crawl', null) + 8));

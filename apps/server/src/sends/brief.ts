@@ -81,7 +81,9 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
       notes: [...page.notes],
       window: part.window ? windowText(part.window) : null,
       predicted,
-      lines: slotsOfPart(part).map((slot, at) => lineOf(slot, told?.slots[at], written ? slotsOfPart(written)[at] : undefined, loads, athlete)),
+      lines: slotsOfPart(part).map((slot, at) =>
+        lineOf(slot, told?.slots[at], written ? slotsOfPart(written)[told?.slots[at]?.written ?? at] : undefined, loads, athlete),
+      ),
     };
   });
   const window = adapted.intent.window;

@@ -1,5 +1,5 @@
 /** Adapt: the original on top, one lane a version on the same time axis; the version pointed at opens beside it. */
-import { defaultRules, formatSlot, parseWorkout, slotsOfPart, type Lock } from '@gambito/core';
+import { changeOf, changeWords, classInWords, defaultRules, loadsInWords, parseWorkout, type Adapted, type Lock, type Mark } from '@gambito/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams, Link } from 'react-router';
 import { toast } from 'sonner';
@@ -16,7 +16,7 @@ import { useVersions, type Version } from './use-versions';
 import { VersionPanel } from './version-panel';
 import { useRoom } from '../api/room';
 
-const laneGrid = 'grid grid-cols-[132px_minmax(0,1fr)_176px] items-center gap-3';
+const laneGrid = 'grid grid-cols-[132px_minmax(0,1fr)_200px] items-center gap-3';
 
 export function AdaptScreen() {
   const id = Number(useParams()['id']);
@@ -124,9 +124,14 @@ function Lanes({ id, text, athletes, locks, rules, today, chosen, choose }: Lane
       <div className="flex min-h-6 items-center gap-4">
         <Progress done={done} of={versions.length} what="Versions" />
         {done >= versions.length && (
-          <p className="text-xs text-soft">
-            Solid block: as written · outlined: swapped · amber: the window · arrow keys walk the lanes, Ctrl Z takes back a choice
-          </p>
+          <>
+            <p className="text-sm font-medium">
+              {classInWords(versions.flatMap((each) => (each.adapted && each.athleteId !== null ? [changeOf(each.adapted.version.parts)] : [])))}
+            </p>
+            <p className="truncate text-xs text-soft">
+              Solid block: as written · outlined: swapped · amber: the window · arrow keys walk the lanes, Ctrl Z takes back
+            </p>
+          </>
         )}
       </div>
       <div className={`grid flex-1 gap-5 ${selected ? 'xl:grid-cols-[minmax(0,1fr)_430px]' : ''}`}>
@@ -215,33 +220,38 @@ function LaneOf({ version, total }: { version: Version; total: number }) {
         title={`${version.name}: ${showScore(adapted.predicted.median, adapted.predicted.unit)}`}
         finish={single ? adapted.predicted : null}
       />
-      <span className="block truncate text-xs leading-tight">
-        {adapted.workout.parts.map((part, index) => (
-          <span key={index}>
-            {index > 0 && slotsOfPart(part).length > 0 && <span className="text-soft"> ‖ </span>}
-            {slotsOfPart(part).map((slot, at) => (
-              <span key={at} className={adapted.version.parts[index]?.slots[at]?.swapped ? '' : 'text-soft'}>
-                {at > 0 && ' · '}
-                {formatSlot(slot)}
-              </span>
-            ))}
-          </span>
-        ))}
-      </span>
+      <LaneWords adapted={adapted} />
     </span>
   );
+}
+
+/** One glance: as written with what is in the hands, or what was changed. */
+function LaneWords({ adapted }: { adapted: Adapted }) {
+  const units = useRoom();
+  const change = changeOf(adapted.version.parts);
+  const loads = loadsInWords(adapted.version.parts, units);
+  if (change === 'asWritten')
+    return (
+      <span className="block truncate text-xs leading-tight text-soft">
+        as written{loads && ','} <span className="text-ink">{loads}</span>
+      </span>
+    );
+  const edits = adapted.version.parts.flatMap((part) => part.edits.map(({ text }) => text));
+  return <span className="block truncate text-xs leading-tight">{edits.join(' · ')}</span>;
+}
+
+/** The mark of the swap that gives up most; null where nothing was swapped. */
+function worstMark({ version }: Adapted): Mark | null {
+  const marks = version.parts.flatMap(({ slots }) => slots.filter(({ swapped }) => swapped).map(({ mark }) => mark));
+  return (['?', '?!', '!?', '!'] as const).find((mark) => marks.includes(mark)) ?? null;
 }
 
 function Outcome({ version }: { version: Version }) {
   const { adapted } = version;
   if (!adapted) return <span />;
   const { predicted, intent } = adapted;
-  const order = ['!', '!?', '?!', '?'] as const;
-  const marks = adapted.version.parts
-    .flatMap((part) => part.slots)
-    .filter((slot) => slot.swapped)
-    .map((slot) => slot.mark);
-  const shown = [...order].reverse().find((mark) => marks.includes(mark));
+  const worst = worstMark(adapted);
+  const change = changeOf(adapted.version.parts);
   const window = intent.window && intent.window.unit === predicted.unit && intent.window.per !== 'round' ? intent.window : null;
   const ends = [predicted.low, predicted.high, window?.low ?? predicted.median, window?.high ?? predicted.median];
   const spread = Math.max(...ends) - Math.min(...ends) || 1;
@@ -251,10 +261,12 @@ function Outcome({ version }: { version: Version }) {
         <ScoreRange {...predicted} window={window} from={Math.min(...ends) - 0.15 * spread} to={Math.max(...ends) + 0.15 * spread} />
         <span className="flex items-baseline justify-between text-xs">
           <b>{showScore(predicted.median, predicted.unit)}</b>
-          {adapted.insideWindow === false && <span className="text-bad">outside</span>}
+          {adapted.insideBand === false && <span className="text-bad">outside</span>}
         </span>
       </span>
-      <span className="w-9 text-right">{shown ? <MarkSign mark={shown} words={false} /> : <span className="text-xs text-soft">as is</span>}</span>
+      <span className="w-16 text-right text-xs leading-tight text-soft">
+        {worst && <MarkSign mark={worst} words={false} />} {changeWords[change]}
+      </span>
     </span>
   );
 }

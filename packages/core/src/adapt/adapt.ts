@@ -1,33 +1,28 @@
 /** Adaptation: workout × athlete × place × house rules → one version, with its reasons, its prediction and its drift. Pure and deterministic. */
 import type { Athlete } from '../athlete/athlete';
-import type { Capacity } from '../capacity/capacity';
 import { barePlace, type Place } from '../kit/kit';
-import { feasibleLoads } from '../kit/loads';
 import { formatWorkout } from '../notation/format-workout';
 import { defaultRules, type HouseRules } from '../rules/house-rules';
 import { comparabilityOf } from '../scoring/score-of-fitness';
-import { capacityOf } from '../scoring/learn-fitness';
 import { compile } from '../simulate/program';
 import { predictWorkout, type Prediction } from '../simulate/predict';
-import { walkProgram, type Run } from '../simulate/walk-program';
-import { deriveIntent } from '../stimulus/intent';
-import { slotsOfPart } from '../workout/walk';
+import type { Run } from '../simulate/walk-program';
+import { stimulusOf } from '../stimulus/stimulus';
+import { insideWindow } from '../stimulus/window';
 import { summarize } from '../workout/summary';
 import type { Window, Workout } from '../workout/workout';
-import type { AdaptContext } from './question';
-import { combineDrift, insideWindow, noDrift, type Drift } from './drift';
-import { ledgersOf, type Ledgers } from './ledgers';
-import { planParts } from './plan-parts';
-import { fitToTime, healed, restByRule, strictIfSaid, type Fitted } from './reshape';
-import type { SlotLock } from './space';
+import type { Lock } from './lock';
+import { timeDriftOf } from './part/band';
+import type { PlannedPart } from './part/plan-parts';
+import { planVersion, type Planned } from './planned';
+import type { AdaptContext } from './slot/question';
 import { nearestTier, type NearTier } from './tiers';
-import { versionSlot, type VersionPart } from './version-slots';
-import { versionWarnings, type VersionWarning } from './warnings';
+import { combineDrift, driftOf, noDrift, type Drift } from './told/drift';
+import { editsOfPart } from './told/edits';
+import { ledgersOf, type Ledgers } from './told/ledgers';
+import { versionSlots, type VersionPart } from './told/version-slots';
+import { versionWarnings, type VersionWarning } from './told/warnings';
 
-export interface Lock extends SlotLock {
-  /** number of the part as the coach wrote it */
-  readonly part: number;
-}
 export interface Adapted {
   readonly version: { readonly parts: readonly VersionPart[]; readonly text: string };
   readonly workout: Workout;
@@ -35,12 +30,16 @@ export interface Adapted {
     readonly window: Window | null;
     readonly parts: readonly { readonly window: Window | null; readonly target: number | null }[];
     readonly words: readonly string[];
+    /** 1 where nothing was cut for a newer athlete; the share of the clock or scheme that is left */
     readonly shortened: number;
   };
   readonly predicted: Prediction;
   readonly drift: Drift;
   readonly partDrifts: readonly Drift[];
+  /** the leading score lies in the coach's window; null without one */
   readonly insideWindow: boolean | null;
+  /** and in the tolerant band that edits are made for; null where there is none */
+  readonly insideBand: boolean | null;
   /** what one slot took and another gave, seconds a bout against the original */
   readonly ledgers: Ledgers;
   /** the tier of the text, or of the usual ones, that is nearest to this athlete here */
@@ -59,22 +58,6 @@ export interface AdaptOptions {
   readonly runs?: number;
 }
 
-export function contextFor(athlete: Athlete, place: Place, rules: HouseRules): AdaptContext {
-  return { athlete, capacity: capacityOf(athlete), place, rules, loads: feasibleLoads(place.kit) };
-}
-
-/** The workout this athlete can be asked: healed, in the style the rules ask, rests by rule, and no longer than the minutes there are. */
-export function askedOf(workout: Workout, athlete: Athlete, capacity: Capacity, rules: HouseRules): Fitted {
-  const whole = strictIfSaid({ ...workout, parts: workout.parts.map((part) => restByRule(healed(part), rules)) }, rules);
-  if (athlete.timeAvailableSeconds === null) return { workout: whole, from: whole.parts.map((_, index) => index), said: [] };
-  const run = walkProgram(compile(whole, capacity));
-  return fitToTime(
-    whole,
-    run.parts.map((part) => part.endSeconds - part.startSeconds),
-    athlete.timeAvailableSeconds,
-  );
-}
-
 /**
  * One version of a workout for one athlete in one place.
  * @param athlete what is known; anything missing is estimated and listed under `assumed`
@@ -82,22 +65,68 @@ export function askedOf(workout: Workout, athlete: Athlete, capacity: Capacity, 
  */
 export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions = {}): Adapted {
   const place = options.place ?? athlete.places[0] ?? barePlace;
-  const rules = options.rules ?? defaultRules;
-  const context = contextFor(athlete, place, rules);
-  const { workout: asked, from, said } = askedOf(workout, athlete, context.capacity, rules);
-  const intent = deriveIntent(asked, athlete.category, athlete.level, rules);
   const locks = options.locks ?? [];
-  const locksOf = (index: number): Lock[] => locks.filter((lock) => lock.part === from[index]);
-  const planned = planParts(intent, context, locksOf);
+  const made = planVersion(workout, athlete, place, options.rules ?? defaultRules, locks);
+  const { parts: planned, intent, context, from } = made;
   const parts = planned.map((each) => each.part);
   const adapted: Workout = { title: workout.title, intent: workout.intent, notes: workout.notes, parts, tiers: [] };
   const { run, assumed, ...predicted } = predictWorkout(adapted, context.capacity, { seed: options.seed ?? 1, runs: options.runs ?? 100, place });
+  const versionParts = partsOf(workout, adapted, made);
+  const drifts = planned.map((each) => driftOfPart(each, context));
+  const lead = predicted.perPart[0]?.part ?? 0;
+  const comparability = comparabilityOf(adapted, context.capacity);
+  return {
+    version: { parts: versionParts, text: formatWorkout(adapted) },
+    workout: adapted,
+    intent: {
+      window: intent.parts[lead]?.window ?? null,
+      parts: intent.parts.map(({ window, target }) => ({ window, target })),
+      words: intent.words,
+      shortened: made.cut.length > 0 ? shortenedTo(workout, adapted, from) : 1,
+    },
+    predicted,
+    drift: combineDrift(drifts.map((drift, index) => ({ drift, seconds: lengthOf(adapted, run, index) }))),
+    partDrifts: drifts,
+    insideWindow: intent.parts[lead] && planned[lead] ? insideWindow(intent.parts[lead], planned[lead].part.kind, run.parts[lead]!.score) : null,
+    insideBand: planned[lead]?.plan?.space.band ? planned[lead].plan.evaluated.beyond === 0 : null,
+    ledgers: ledgersOf(planned),
+    nearestTier: nearestTier(workout.tiers, athlete, place),
+    comparability,
+    warnings: versionWarnings({
+      workout,
+      adapted,
+      planned,
+      versionParts,
+      intent,
+      run,
+      context,
+      locks,
+      cut: made.cut,
+      said: made.said,
+      elasticity: comparability.elasticity,
+    }),
+    assumed,
+    run,
+  };
+}
+
+const lengthOf = ({ parts }: Workout, run: Run, index: number): number =>
+  parts[index]!.kind === 'rest' ? 0 : Math.max(1, run.parts[index]!.endSeconds - run.parts[index]!.startSeconds);
+
+/** Share of the clocks that are left of a workout cut for a newer athlete; without a clock, of the work. */
+function shortenedTo(workout: Workout, adapted: Workout, from: readonly number[]): number {
+  const [before, after] = [summarize(workout).parts, summarize(adapted).parts];
+  const shares = adapted.parts.flatMap((part, at) => {
+    const [then, now] = [before[from[at]!]!.seconds, after[at]!.seconds];
+    return part.kind !== 'rest' && then !== null && now !== null && now < then ? [now / then] : [];
+  });
+  return shares.length > 0 ? Math.min(...shares) : 0.75;
+}
+
+function partsOf(workout: Workout, adapted: Workout, { parts: planned, from, context }: Planned): VersionPart[] {
   const summary = summarize(adapted);
-  const drifts = planned.map((each) => each.plan?.drift ?? noDrift);
-  const versionParts = planned.map((each, index): VersionPart => {
-    const original = workout.parts[from[index]!]!;
-    const originals = slotsOfPart(original);
-    const filled = slotsOfPart(each.part);
+  return planned.map((each, index): VersionPart => {
+    const written = workout.parts[from[index]!]!;
     const { seconds, capSeconds, rounds, sets, setSeconds } = summary.parts[index]!;
     return {
       kind: each.part.kind,
@@ -108,40 +137,17 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
       setSeconds,
       restSeconds: 'restBetween' in each.part ? (each.part.restBetween?.high ?? null) : null,
       from: [from[index]!],
-      slots: each.plan
-        ? each.plan.choices.map((choice, slot) =>
-            versionSlot(originals[slot] ?? null, original, filled[slot]!, choice, each.part, each.plan!, intent.parts[index]!, slot, context),
-          )
-        : [],
+      slots: versionSlots(written, each, context),
+      edits: editsOfPart(written, each, context),
     };
   });
-  const scoredPart = predicted.perPart[0]?.part ?? 0;
-  const lead = intent.parts[scoredPart];
-  const inside = lead && planned[scoredPart] ? insideWindow(lead, planned[scoredPart].part.kind, run.parts[scoredPart]!.score) : null;
-  const comparability = comparabilityOf(adapted, context.capacity);
-  return {
-    version: { parts: versionParts, text: formatWorkout(adapted) },
-    workout: adapted,
-    intent: {
-      window: lead?.window ?? null,
-      parts: intent.parts.map(({ window, target }) => ({ window, target })),
-      words: intent.words,
-      shortened: intent.shortened,
-    },
-    predicted,
-    drift: combineDrift(
-      drifts.map((drift, index) => ({
-        drift,
-        seconds: parts[index]!.kind === 'rest' ? 0 : Math.max(1, run.parts[index]!.endSeconds - run.parts[index]!.startSeconds),
-      })),
-    ),
-    partDrifts: drifts,
-    insideWindow: inside,
-    ledgers: ledgersOf(planned, intent),
-    nearestTier: nearestTier(workout.tiers, athlete, place),
-    comparability,
-    warnings: versionWarnings({ workout, adapted, versionParts, intent, run, inside, context, locks, said, elasticity: comparability.elasticity }),
-    assumed,
-    run,
-  };
+}
+
+/** How far a part is from what it was meant to be; what it is scored by counts as another kind where the part was replaced. */
+function driftOfPart({ plan, part, aim, replaced }: PlannedPart, context: AdaptContext): Drift {
+  if (!plan) return noDrift;
+  const program = compile({ parts: [part] }, context.capacity, context.place);
+  const { band } = plan.space;
+  const time = part.kind === 'every' ? Math.expm1(plan.evaluated.beyond) : band ? timeDriftOf(band, plan.result.score) : 0;
+  return driftOf(aim, stimulusOf(program, 0, plan.result), replaced ? 0 : time, replaced ? 1 : 0);
 }

@@ -1,19 +1,26 @@
 /** The ranked alternatives of one slot of a version: what a coach sees on pointing at it, with the effect of each on time and drift. */
-import { describeLoad } from '../kit/loads';
 import type { Athlete } from '../athlete/athlete';
 import { barePlace } from '../kit/kit';
+import { sentenceForObstacle } from '../kit/feasible';
+import { describeLoad } from '../kit/loads';
 import { movementOf } from '../movements/catalogue';
 import { defaultRules } from '../rules/house-rules';
-import { deriveIntent } from '../stimulus/intent';
-import { sentenceForObstacle } from '../kit/feasible';
+import { compile } from '../simulate/program';
+import { stimulusOf } from '../stimulus/stimulus';
 import type { Workout } from '../workout/workout';
-import { askedOf, contextFor, type AdaptOptions } from './adapt';
-import { choicesFor } from './candidates';
-import { hardLimits } from './hard-limits';
-import { countText, givesUpOf, markOf, reasonOf, type Mark } from './explain';
-import { planParts } from './plan-parts';
-import { evaluateChoice } from './search';
-import { questionsOf } from './space';
+import type { AdaptOptions } from './adapt';
+import { timeDriftOf } from './part/band';
+import type { PlannedPart } from './part/plan-parts';
+import { evaluateOption, type PartPlan } from './part/search';
+import { planVersion } from './planned';
+import { optionsFor } from './slot/fill';
+import { hardLimits } from './slot/hard-limits';
+import type { Option } from './slot/option';
+import type { AdaptContext } from './slot/question';
+import { driftOf } from './told/drift';
+import { givesUpOf, reasonOf, type Told } from './told/explain';
+import { markOf, type Mark } from './told/marks';
+import { countText } from './told/words';
 
 export interface Alternative {
   readonly movement: string;
@@ -33,8 +40,10 @@ export interface Alternative {
   /** null when it may be done here; else why not, and choosing it means overriding */
   readonly blocked: string | null;
 }
+const mostListed = 9;
 
 /**
+ * @param at number of the part and of the slot as they are written
  * @param asked a movement the coach asks about; it is answered even when it breaks a limit
  */
 export function alternativesFor(
@@ -44,48 +53,51 @@ export function alternativesFor(
   options: AdaptOptions = {},
   asked: string | null = null,
 ): Alternative[] {
-  const rules = options.rules ?? defaultRules;
-  const context = contextFor(athlete, options.place ?? athlete.places[0] ?? barePlace, rules);
-  const { workout: fitted, from } = askedOf(workout, athlete, context.capacity, rules);
-  const intent = deriveIntent(fitted, athlete.category, athlete.level, rules);
-  const index = from.indexOf(at.part);
-  const locks = options.locks ?? [];
-  const planned = planParts(intent, context, (each) => locks.filter((lock) => lock.part === from[each]))[index];
+  const made = planVersion(workout, athlete, options.place ?? athlete.places[0] ?? barePlace, options.rules ?? defaultRules, options.locks ?? []);
+  const planned = made.parts[made.from.indexOf(at.part)];
   if (!planned) throw new RangeError(`alternativesFor: the version has no part ${at.part}`);
-  const { plan, searched, aim: own } = planned;
+  const { plan } = planned;
   if (!plan) return [];
-  const question = questionsOf(searched, own, context)[at.slot];
-  const chosen = plan.choices[at.slot];
-  if (!question || !chosen) throw new RangeError(`alternativesFor: part ${at.part} has no slot ${at.slot}`);
-  const byMovement = new Map<string, (typeof plan.options)[number][number]>();
-  for (const choice of [chosen, ...choicesFor(question, context)]) if (!byMovement.has(choice.movement)) byMovement.set(choice.movement, choice);
-  if (asked && !byMovement.has(asked)) {
-    const answer = choicesFor(question, context, asked)[0];
-    if (answer) byMovement.set(asked, answer);
-  }
-  const listed = [...byMovement.values()].slice(0, 9);
-  if (asked && !listed.some((each) => each.movement === asked) && byMovement.has(asked)) listed.push(byMovement.get(asked)!);
-  return listed
-    .map((choice): Alternative => {
-      const { drift, result } = evaluateChoice(plan, searched, own, context, at.slot, choice);
-      const obstacles = hardLimits(movementOf(choice.movement), context, choice.load, choice.heightCm);
-      const kept = choice.movement === question.slot.movement;
-      return {
-        movement: choice.movement,
-        count: countText(choice),
-        load: choice.load ? describeLoad(choice.load) : null,
-        reps: choice.count.kind === 'fixed' ? choice.count.men : null,
-        loadKg: choice.load ? choice.load.grams / 1000 : null,
-        mark: markOf(choice, kept),
-        reason: reasonOf(question.slot, choice, context, question.stimulus, question.timeScale),
-        givesUp: givesUpOf(question.slot, choice, question.stimulus),
-        score: result.score,
-        unit: result.unit,
-        timeDrift: drift.time,
-        drift: drift.total,
-        chosen: choice === chosen,
-        blocked: obstacles.length > 0 ? obstacles.map(sentenceForObstacle).join('; ') : null,
-      };
-    })
-    .sort((a, b) => Number(b.chosen) - Number(a.chosen) || a.drift - b.drift || (a.movement < b.movement ? -1 : 1));
+  const slot = planned.from.indexOf(at.slot);
+  const chosen = plan.options[slot];
+  if (!chosen) throw new RangeError(`alternativesFor: part ${at.part} has no slot ${at.slot}`);
+  return listed(plan, slot, chosen, asked, made.context)
+    .map((option) => alternativeOf(planned, plan, slot, option, option === chosen, made.context))
+    .sort((a, b) => Number(b.chosen) - Number(a.chosen));
+}
+
+/** The chosen one, then every other movement, nearest first; one that was asked about is always among them. */
+function listed({ space }: PartPlan, slot: number, chosen: Option, asked: string | null, context: AdaptContext): Option[] {
+  const question = space.questions[slot]!;
+  const byMovement = new Map<string, Option>();
+  for (const option of [chosen, ...optionsFor(question, context)]) if (!byMovement.has(option.movement)) byMovement.set(option.movement, option);
+  const first = [...byMovement.values()].slice(0, mostListed);
+  if (asked === null || first.some(({ movement }) => movement === asked)) return first;
+  return [...first, ...(byMovement.has(asked) ? [byMovement.get(asked)!] : optionsFor(question, context, asked).slice(0, 1))];
+}
+
+function alternativeOf({ aim, part }: PlannedPart, plan: PartPlan, slot: number, option: Option, chosen: boolean, context: AdaptContext): Alternative {
+  const { space } = plan;
+  const question = space.questions[slot]!;
+  const { result, part: filled, beyond } = evaluateOption(plan, slot, option);
+  const time = part.kind === 'every' ? Math.expm1(beyond) : space.band ? timeDriftOf(space.band, result.score) : 0;
+  const drift = driftOf(aim, stimulusOf(compile({ parts: [filled] }, context.capacity, context.place), 0, result), time, 0);
+  const told: Told = { question, option, context, wall: plan.untouched.walls.includes(slot), beyond: plan.untouched.beyond };
+  const obstacles = hardLimits(movementOf(option.movement), context, option.load, option.heightCm);
+  return {
+    movement: option.movement,
+    count: countText(option),
+    load: option.load ? describeLoad(option.load) : null,
+    reps: option.count.kind === 'fixed' ? option.count.men : null,
+    loadKg: option.load ? option.load.grams / 1000 : null,
+    mark: markOf(option, question.slot.movement),
+    reason: reasonOf(told),
+    givesUp: givesUpOf(told),
+    score: result.score,
+    unit: result.unit,
+    timeDrift: drift.time,
+    drift: drift.total,
+    chosen,
+    blocked: obstacles.length > 0 ? obstacles.map(sentenceForObstacle).join('; ') : null,
+  };
 }

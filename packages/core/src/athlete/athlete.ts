@@ -6,7 +6,7 @@ import type { Place } from '../kit/kit';
 
 export const levels = ['new', 'newer', 'trained', 'competitive'] as const;
 export type Level = (typeof levels)[number];
-export type AvoidName = AvoidTag | 'high_impact';
+export type AvoidName = AvoidTag;
 export const avoidNames: readonly AvoidName[] = [
   'running',
   'jumping',

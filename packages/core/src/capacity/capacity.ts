@@ -3,17 +3,12 @@
  * Lifts: log-ratios to the norm are explained by one common factor and an own deviation each (a normal model; the posterior mean is least squares with a ridge),
  * so one known lift moves all others, and two that disagree meet between. Sets likewise, within each family. Breathing: critical speed from run times, else from rows, else norms.
  */
-import type { Athlete, TimedEffort } from '../athlete/athlete';
+import type { Athlete } from '../athlete/athlete';
 import { movementOf } from '../movements/catalogue';
 import { lifts, sets, type BestSet, type Lift } from '../movements/movement';
-import { ageShare, cycleShare, liftNorm, reserveNorm, setNorm, speedNorm } from './norms';
-import { bikePower, criticalSpeed, riegelExponent, rowPower } from './engine-laws';
+import { engineOf, runJoulesPerKgMetre } from './engine';
+import { ageShare, cycleShare, liftNorm, setNorm } from './norms';
 import { shareAtReps } from './strength-laws';
-
-/** Metabolic cost of level running, J per kg and metre: 3.6 is the net figure usual in the literature (0.17 ml O₂/kg/m × 20.9 J/ml). */
-export const runJoulesPerKgMetre = 3.6;
-/** Share of metabolic power that reaches a machine's flywheel; 0.20–0.25 usual, round figure. */
-export const machineEfficiency = 0.215;
 
 export interface Estimate {
   readonly value: number;
@@ -69,6 +64,7 @@ function pooled<K>(observed: readonly Observation<K>[], norm: number): { log: nu
 /**
  * Common factor and own deviations; see the head of the file. Exact posterior of the normal model (checked against a matrix library).
  * What is told to within {@link spreadOfMeasure} stays as told.
+ * @param saysNothing observations that stay their own and move no other estimate
  */
 function reconcile<K extends string>(
   keys: readonly K[],
@@ -76,6 +72,7 @@ function reconcile<K extends string>(
   observed: readonly Observation<K>[],
   ownSpread: number,
   normSpread: number,
+  saysNothing: (key: K, log: number) => boolean = () => false,
 ): Record<K, Estimate> {
   const seen = new Map(
     keys.flatMap((key) => {
@@ -85,7 +82,8 @@ function reconcile<K extends string>(
   );
   let weight = 1 / normSpread ** 2;
   let sum = 0;
-  for (const { log, variance } of seen.values()) {
+  for (const [key, { log, variance }] of seen) {
+    if (saysNothing(key, log)) continue;
     weight += 1 / (ownSpread ** 2 + variance);
     sum += log / (ownSpread ** 2 + variance);
   }
@@ -125,15 +123,12 @@ const setIds: Readonly<Record<string, BestSet>> = {
   plank: 'plank',
   'bar-hang': 'hang',
 };
+const learned: ReadonlySet<BestSet> = new Set(['toesToBar', 'handstandPushUp', 'doubleUnder', 'muscleUp']);
+/** A skill that is not there yet, or a rope, says nothing of the muscles: half of the norm or less of what must be learned moves no other estimate. */
+const isLearned = (set: BestSet, log: number): boolean => set === 'doubleUnder' || (learned.has(set) && log < Math.log(0.5));
+
 /** nobody is told to have less than this: zero tested reps still leaves some strength */
 const leastReps = 0.3;
-
-/** Mean machine power at an effort of 20 minutes, from efforts carried there by Riegel's law; null when there are none. */
-function wattsAtCritical(efforts: readonly TimedEffort[], powerAt: (secondsPerMetre: number) => number): number | null {
-  if (efforts.length === 0) return null;
-  const watts = efforts.map((each) => powerAt((each.seconds / each.metres) * (1200 / each.seconds) ** (1 - 1 / riegelExponent)));
-  return watts.reduce((sum, each) => sum + each, 0) / watts.length;
-}
 
 export function estimateCapacity(athlete: Athlete): Capacity {
   const { category, level, bodyMassKg: massKg } = athlete;
@@ -160,30 +155,15 @@ export function estimateCapacity(athlete: Athlete): Capacity {
   }
 
   const liftEstimates = reconcile(lifts, (lift) => liftNorm(lift, category, level, massKg) * aged, liftsSeen, spreadOfOwn, spreadOfNorm);
-  const setEstimates = reconcile(sets, (set) => setNorm(set, category, level, massKg) * aged ** 2, setsSeen, 0.55, 0.4);
+  const setEstimates = reconcile(sets, (set) => setNorm(set, category, level, massKg) * aged ** 2, setsSeen, 0.55, 0.4, isLearned);
   const guessed = [...lifts.filter((lift) => !liftEstimates[lift].known), ...sets.filter((set) => !setEstimates[set].known)];
   if (guessed.length > 0)
     assumed.push(
       `estimated from ${liftsSeen.length + setsSeen.length > 0 ? 'what is known and ' : ''}norms for ${level} ${category}: ${guessed.map((key) => key.replace(/([A-Z])/g, ' $1').toLowerCase()).join(', ')}`,
     );
 
-  const runs = athlete.times.filter((each) => each.engine === 'run');
-  const rows = athlete.times.filter((each) => each.engine === 'row');
-  const norm = { metresPerSecond: speedNorm(category, level, massKg) * aged, reserveMetres: reserveNorm(level) * aged };
-  let fitted = runs.length > 0 ? criticalSpeed(runs) : norm;
-  const rowWattsAtCritical = wattsAtCritical(rows, rowPower);
-  const bikeWattsAtCritical = wattsAtCritical(
-    athlete.times.filter((each) => each.engine === 'bike'),
-    bikePower,
-  );
-  if (runs.length === 0 && rowWattsAtCritical !== null) {
-    fitted = { ...norm, metresPerSecond: rowWattsAtCritical / (massKg * machineEfficiency * runJoulesPerKgMetre) };
-    assumed.push('running pace: from the rowing time');
-  } else if (runs.length === 0) assumed.push(`running pace: a norm for ${level} ${category}`);
-  const criticalPower = fitted.metresPerSecond * runJoulesPerKgMetre;
-  const factorOf = (watts: number | null): number | null =>
-    watts === null ? null : Math.min(1.6, Math.max(0.6, watts / (criticalPower * massKg * machineEfficiency)));
-  const rowFactor = factorOf(rowWattsAtCritical) ?? 1;
+  const engine = engineOf(athlete, aged);
+  assumed.push(...engine.assumed);
 
   return {
     athlete,
@@ -191,11 +171,11 @@ export function estimateCapacity(athlete: Athlete): Capacity {
     sets: setEstimates,
     ownMaxes,
     ownBests,
-    criticalPower,
-    reserve: fitted.reserveMetres * runJoulesPerKgMetre,
-    engineSpread: runs.length > 1 ? 0.02 : runs.length + rows.length > 0 ? 0.04 : 0.1,
-    rowFactor,
-    bikeFactor: factorOf(bikeWattsAtCritical) ?? rowFactor,
+    criticalPower: engine.curve.metresPerSecond * runJoulesPerKgMetre,
+    reserve: engine.curve.reserveMetres * runJoulesPerKgMetre,
+    engineSpread: engine.spread,
+    rowFactor: engine.rowFactor,
+    bikeFactor: engine.bikeFactor,
     cycleShare: cycleShare[level],
     fitness: 1,
     pastResults: 0,

@@ -60,21 +60,51 @@ export function acsmRunning(metresPerMinute: number, grade = 0): number {
   return 0.2 * metresPerMinute + 0.9 * metresPerMinute * grade + 3.5;
 }
 
+/** s up to which the sustainable power is held; beyond, it falls as race pace does (Riegel's exponent). */
+const heldSeconds = 1200;
+/** Sustainable power in an effort of so many seconds, as a share of the one held for 20 minutes. */
+export const sustainedShare = (seconds: number): number => (seconds > heldSeconds ? (seconds / heldSeconds) ** (1 - riegelExponent) : 1);
+
+export interface Effort {
+  readonly metres: number;
+  readonly seconds: number;
+}
+export interface CriticalSpeed {
+  readonly metresPerSecond: number;
+  readonly reserveMetres: number;
+}
+/** m; what a distance reserve may be (round figures), and the share of one effort it may be */
+const reserveBounds = { least: 40, most: 350, ofEffort: 0.5 };
+
+/** The time an effort takes on this curve: the distance beyond the reserve at critical speed, which falls after 20 minutes. */
+export function secondsOnCurve({ metresPerSecond, reserveMetres }: CriticalSpeed, metres: number): number {
+  const plain = Math.max(0.1, metres - reserveMetres) / metresPerSecond;
+  return plain <= heldSeconds ? plain : heldSeconds * (plain / heldSeconds) ** (1 / (2 - riegelExponent));
+}
+
 /**
- * Critical speed and distance reserve from efforts, D = CS · t + D′ (Monod and Scherrer, in the linear distance–time form), by least squares.
- * One effort alone is spread to 240 s and 900 s by Riegel's law first.
+ * Critical speed and distance reserve from efforts, D = CS · t + D′ (Monod and Scherrer, in the linear distance–time form), by least squares; t beyond 20 minutes counts
+ * by {@link sustainedShare}. One effort alone takes its reserve from Riegel's law at 240 s and 900 s; the curve then goes through it.
  * @returns m/s and m; the reserve is kept within 40–350 m, and the speed refitted through the efforts' mean then
  */
-export function criticalSpeed(efforts: readonly { metres: number; seconds: number }[]): { metresPerSecond: number; reserveMetres: number } {
+export function criticalSpeed(efforts: readonly Effort[]): CriticalSpeed {
   const first = efforts[0];
   if (!first) throw new RangeError('criticalSpeed: expected at least one effort');
-  const distinct = new Set(efforts.map((each) => each.seconds)).size > 1;
+  const distinct = new Set(efforts.map((effort) => effort.seconds)).size > 1;
   const points = distinct ? efforts : [240, 900].map((seconds) => ({ seconds, metres: riegelDistance(first.seconds, first.metres, seconds) }));
-  const meanT = points.reduce((sum, each) => sum + each.seconds, 0) / points.length;
-  const meanD = points.reduce((sum, each) => sum + each.metres, 0) / points.length;
-  const covariance = points.reduce((sum, each) => sum + (each.seconds - meanT) * (each.metres - meanD), 0);
-  const variance = points.reduce((sum, each) => sum + (each.seconds - meanT) ** 2, 0);
-  const slope = covariance / variance;
-  const reserveMetres = Math.min(350, Math.max(40, meanD - slope * meanT));
-  return { metresPerSecond: Math.max(0.5, (meanD - reserveMetres) / meanT), reserveMetres };
+  const { slope, at } = line(points);
+  const most = Math.min(reserveBounds.most, reserveBounds.ofEffort * Math.min(...efforts.map(({ metres }) => metres)));
+  const reserveMetres = Math.min(most, Math.max(Math.min(most, reserveBounds.least), at.metres - slope * at.seconds));
+  const mean = distinct ? at : { metres: first.metres, seconds: first.seconds * sustainedShare(first.seconds) };
+  return { metresPerSecond: Math.max(0.5, (mean.metres - reserveMetres) / mean.seconds), reserveMetres };
+}
+
+/** Least squares through efforts, and their mean. */
+function line(points: readonly Effort[]): { slope: number; at: Effort } {
+  const counted = points.map(({ metres, seconds }) => ({ metres, seconds: seconds * sustainedShare(seconds) }));
+  const mean = (of: (point: Effort) => number): number => counted.reduce((sum, point) => sum + of(point), 0) / counted.length;
+  const at = { metres: mean(({ metres }) => metres), seconds: mean(({ seconds }) => seconds) };
+  const covariance = counted.reduce((sum, { metres, seconds }) => sum + (seconds - at.seconds) * (metres - at.metres), 0);
+  const variance = counted.reduce((sum, { seconds }) => sum + (seconds - at.seconds) ** 2, 0);
+  return { slope: covariance / variance, at };
 }

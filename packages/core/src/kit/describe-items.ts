@@ -9,6 +9,7 @@ const plainNames: Readonly<Record<string, string>> = {
   rings: 'rings',
   dipBar: 'dip bars',
   rope: 'a rope',
+  climbingRope: 'a climbing rope',
   row: 'a rowing machine',
   bike: 'a bike',
   airBike: 'an air bike',

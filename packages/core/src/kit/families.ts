@@ -328,6 +328,16 @@ const specs: readonly Spec[] = [
   ],
   ['dipBar', [['dip|parallel', 'bar|bars|station|stand'], ['dips', 'bar|bars|station'], ['parallettes|parallette']], '“dip bars”', none, plain('dipBar')],
   ['rings', [['ring|rings'], ['gymnastic', 'rings'], ['suspension', 'trainer|straps?'], ['suspension']], '“rings”', none, plain('rings')],
+  [
+    'climbingRope',
+    [
+      ['climbing', 'rope'],
+      ['rope', 'to', 'climb'],
+    ],
+    '“climbing rope”',
+    none,
+    plain('climbingRope'),
+  ],
   ['rope', [['rope'], ['skipping|jump|speed', 'rope']], '“rope”', none, plain('rope')],
   ['box', [['box|crate'], ['plyo', 'box'], ['jump', 'box']], 'a height, such as “box 50 cm”', heights, furniture('box', 50)],
   ['table', [['table|workbench|desk']], 'a height, such as “table 75 cm”', heights, furniture('table', 75)],
@@ -341,7 +351,7 @@ const specs: readonly Spec[] = [
   ['mat', [['mat|mats'], ['yoga|exercise', 'mat']], '“mat”', none, plain('mat')],
   ['towel', [['towel|towels']], '“towel”', none, plain('towel')],
   ['sliders', [['slider|sliders'], ['sliding', 'discs']], '“sliders”', none, plain('sliders')],
-  ['sled', [['sled|prowler']], '“sled”', none, plain('sled')],
+  ['sled', [['sled'], ['push|drag', 'sled']], '“sled”', none, plain('sled')],
   ['none', [['none|nothing'], ['no', 'kit|equipment'], ['bodyweight', 'only?'], ['body', 'weight', 'only?']], '“none”', none, () => made([])],
 ];
 

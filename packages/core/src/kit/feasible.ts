@@ -2,6 +2,7 @@
 import type { Athlete, AvoidName } from '../athlete/athlete';
 import type { Movement } from '../movements/movement';
 import { meetsNeeds, type NeedAtom, type Needs } from '../movements/needs';
+import { headroomNeeded } from './headroom';
 import type { KitItem, Place } from './kit';
 
 export type Obstacle =
@@ -42,6 +43,9 @@ const atomWords: Readonly<Record<NeedAtom, string>> = {
   bench: 'a bench',
   anchor: 'something to anchor to',
   object: 'an object to pass over',
+  sled: 'a sled',
+  sliders: 'sliders',
+  climbingRope: 'a climbing rope',
 };
 
 /** `a dumbbell or a kettlebell`, `two dumbbells and a bench`; brackets only where both joints meet. */
@@ -95,9 +99,6 @@ export function countOfAtom(kit: readonly KitItem[], atom: NeedAtom): number {
   return count;
 }
 
-/** What the implement adds above the hands: a plated bar 0.23 m, anything else 0.1 m (measured on common sizes, round figures). */
-const implementHeightM = (barbell: boolean): number => (barbell ? 0.23 : 0.1);
-
 export function obstacles(
   movement: Movement,
   athlete: Athlete,
@@ -108,14 +109,8 @@ export function obstacles(
   const found: Obstacle[] = [];
   if (!meetsNeeds(movement.needs, (atom, count) => countOfAtom(place.kit, atom) >= count)) found.push({ code: 'needs', text: needsInWords(movement.needs) });
   for (const tag of athlete.avoid) if (violates(movement, tag, heightCm)) found.push({ code: 'avoid', tag });
-  if (movement.overheadStanding) {
-    const implementM = implementHeightM(
-      loadChosen ? loadChosen.implement === 'barbell' : (movement.load?.implements.every((kind) => kind === 'barbell') ?? false),
-    );
-    const needM = 1.33 * athlete.statureM + 0.1 + implementM;
-    if (place.ceilingM < needM) found.push({ code: 'ceiling', needM, haveM: place.ceilingM });
-  }
-  if (movement.jumps && place.ceilingM < athlete.statureM + 0.25) found.push({ code: 'ceiling', needM: athlete.statureM + 0.25, haveM: place.ceilingM });
+  const needM = headroomNeeded(movement, athlete, place, loadChosen?.implement ?? null, heightCm);
+  if (needM !== null && place.ceilingM < needM) found.push({ code: 'ceiling', needM, haveM: place.ceilingM });
   const { lengthM, widthM } = movement.floor;
   const long = Math.max(place.floor.lengthM, place.floor.widthM);
   const short = Math.min(place.floor.lengthM, place.floor.widthM);
@@ -138,9 +133,9 @@ function outsideRange(movement: Movement, athlete: Athlete): string | null {
   return athlete.limits.reach && fromFloor && movement.family !== 'swing' ? `reach to the ${athlete.limits.reach}` : null;
 }
 
-/** Whether a movement breaks an entry of the avoid-list. A step-up on 40 cm or less spares the knee; high impact is running and jumping. */
+/** Whether a movement breaks an entry of the avoid-list. A step-up on 40 cm or less spares the knee; high impact is running and jumping, too. */
 export function violates(movement: Movement, tag: AvoidName, heightCm: number | null): boolean {
-  if (tag === 'high_impact') return movement.avoid.includes('running') || movement.avoid.includes('jumping');
-  if (tag === 'deep_knee' && movement.id.includes('step-up') && heightCm !== null && heightCm <= 40) return false;
+  if (tag === 'high_impact') return movement.impact > 0 || movement.avoid.includes('running');
+  if (tag === 'deep_knee' && movement.family === 'step' && heightCm !== null && heightCm <= 40) return false;
   return movement.avoid.includes(tag);
 }

@@ -71,7 +71,23 @@ export interface RouteItem {
 }
 export interface PlainItem {
   readonly kind:
-    'bar' | 'lowBar' | 'rings' | 'dipBar' | 'rope' | 'row' | 'bike' | 'airBike' | 'wall' | 'anchor' | 'stick' | 'rack' | 'mat' | 'towel' | 'sliders' | 'sled';
+    | 'bar'
+    | 'lowBar'
+    | 'rings'
+    | 'dipBar'
+    | 'rope'
+    | 'climbingRope'
+    | 'row'
+    | 'bike'
+    | 'airBike'
+    | 'wall'
+    | 'anchor'
+    | 'stick'
+    | 'rack'
+    | 'mat'
+    | 'towel'
+    | 'sliders'
+    | 'sled';
 }
 export type KitItem =
   | DumbbellItem

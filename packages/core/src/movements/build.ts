@@ -2,7 +2,7 @@
  * Turns the short specs of the catalogue into whole movements. What can be computed is computed here, once:
  * needs from the load rule, J/kg from the rise of body and load, name and spelling from the id, the parts of a composite rep.
  */
-import type { AvoidTag, Limit, LoadRule, Movement, MovementId, Muscle, Pattern, Position, Implement, Lift, BestSet, Engine } from './movement';
+import type { AvoidTag, Stance, Limit, LoadRule, Movement, MovementId, Muscle, Pattern, Position, Implement, Lift, BestSet, Engine } from './movement';
 import { muscles, patterns } from './movement';
 import { parseNeeds } from './needs';
 import type { CountUnit } from '../workout/workout';
@@ -40,7 +40,11 @@ export interface Spec {
   needs?: string;
   load?: LoadRule | null;
   floor?: readonly [number, number];
+  /** above the head, standing unless `stance` says otherwise */
   overheadStanding?: boolean;
+  stance?: Stance;
+  /** overhead with leg drive, or thrown */
+  fast?: boolean;
   jumps?: boolean;
   drops?: boolean;
   avoid?: readonly AvoidTag[];
@@ -50,6 +54,11 @@ export interface Spec {
   cycle?: number;
   reset?: number;
   skill?: Movement['skill'];
+  impact?: Movement['impact'];
+  mustBeTold?: boolean;
+  adjusts?: Movement['adjusts'];
+  /** standards and no-reps come to the family's instead of in their place */
+  adds?: boolean;
   standards?: readonly string[];
   noReps?: readonly string[];
   cautions?: readonly string[];
@@ -103,10 +112,19 @@ function musclesOf({ muscles: own = {}, load }: Spec): Partial<Record<Muscle, nu
   return { ...own, trunk: Math.max(own.trunk ?? 0, positionCost[load.position].trunk * hardest) };
 }
 
-/** One movement from its family's spec and its own; the own spec wins, lists of words are the family's followed by its own. */
+/** Jumps that land in the knees weigh more than hops and strides. */
+function impactOf({ impact, jumps, avoid = [], family }: Spec): Movement['impact'] {
+  if (impact !== undefined) return impact;
+  if (jumps ?? avoid.includes('jumping')) return family === 'rope' || family === 'run' ? 1 : 2;
+  return avoid.includes('running') || avoid.includes('high_impact') ? 1 : 0;
+}
+
+/** One movement from its family's spec and its own; the own spec wins. */
 export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement {
   const spec = { ...family, ...own };
-  const both = (key: 'standards' | 'noReps' | 'cautions'): string[] => [...new Set([...(own[key] ?? []), ...(family[key] ?? [])])];
+  const merged = (key: 'standards' | 'noReps' | 'cautions'): string[] => [...new Set([...(own[key] ?? []), ...(family[key] ?? [])])];
+  // what a movement says of itself stands alone, so that a stepped burpee is not told to jump; cautions are never fewer
+  const ownFirst = (key: 'standards' | 'noReps'): readonly string[] => (own.adds ? merged(key) : (own[key] ?? family[key] ?? []));
   const [body, load] = spec.rise ?? [0, 0];
   const needsText = needsOf(spec);
   return {
@@ -122,8 +140,9 @@ export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement
     needsText,
     load: spec.load ?? null,
     floor: { lengthM: spec.floor?.[0] ?? 2, widthM: spec.floor?.[1] ?? 1 },
-    overheadStanding: spec.overheadStanding ?? false,
+    overhead: spec.overheadStanding ? { from: spec.stance ?? 'standing', fast: spec.fast ?? false } : null,
     jumps: spec.jumps ?? spec.avoid?.includes('jumping') ?? false,
+    impact: impactOf(spec),
     drops: spec.drops ?? false,
     avoid: spec.avoid ?? [],
     limit: spec.limit ?? ease(200),
@@ -132,9 +151,11 @@ export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement
     cycleSeconds: spec.cycle ?? 2,
     resetSeconds: spec.reset ?? 3,
     skill: spec.skill ?? 0,
-    standards: both('standards'),
-    noReps: both('noReps'),
-    cautions: both('cautions'),
+    mustBeTold: spec.mustBeTold ?? false,
+    adjusts: spec.adjusts ?? null,
+    standards: ownFirst('standards'),
+    noReps: ownFirst('noReps'),
+    cautions: merged('cautions'),
     easier: spec.easier ?? [],
     harder: spec.harder ?? [],
     anyOf: spec.anyOf ?? null,
@@ -164,7 +185,8 @@ export function composite(id: MovementId, parts: readonly { of: Movement; times:
       cycle: sum((each) => each.cycleSeconds),
       reset: Math.max(...parts.map(({ of }) => of.resetSeconds)),
       avoid: all((each) => each.avoid),
-      overheadStanding: parts.some(({ of }) => of.overheadStanding),
+      overheadStanding: parts.some(({ of }) => of.overhead !== null),
+      fast: parts.some(({ of }) => of.overhead?.fast === true),
       drops: parts.some(({ of }) => of.drops),
       floor: [Math.max(...parts.map(({ of }) => of.floor.lengthM)), Math.max(...parts.map(({ of }) => of.floor.widthM))],
       skill: Math.max(...parts.map(({ of }) => of.skill)) as Movement['skill'],

@@ -30,10 +30,11 @@ export type Pattern = (typeof patterns)[number];
 export const muscles = ['quads', 'posterior', 'chest', 'shoulders', 'back', 'arms', 'grip', 'trunk', 'calves'] as const;
 export type Muscle = (typeof muscles)[number];
 
-export const avoidTags = ['running', 'jumping', 'overhead', 'kneeling', 'deep_knee', 'hanging', 'inverted', 'wrists', 'spinal_loading'] as const;
+export const avoidTags = ['running', 'jumping', 'overhead', 'kneeling', 'deep_knee', 'hanging', 'inverted', 'wrists', 'spinal_loading', 'high_impact'] as const;
 export type AvoidTag = (typeof avoidTags)[number];
 
 export type Implement = 'barbell' | 'dumbbell' | 'kettlebell' | 'sandbag' | 'backpack' | 'can' | 'plate' | 'stick' | 'vest' | 'band';
+export type Stance = 'standing' | 'seated' | 'kneeling';
 export type Position = 'hands' | 'rack' | 'back' | 'goblet' | 'hug' | 'shoulder' | 'overhead' | 'feet' | 'worn';
 
 export interface LoadRule {
@@ -77,9 +78,12 @@ export interface Movement {
   readonly needsText: string;
   readonly load: LoadRule | null;
   readonly floor: { readonly lengthM: number; readonly widthM: number };
-  /** standing with the implement above the head: needs 1.33 × stature + 0.1 m + the implement */
-  readonly overheadStanding: boolean;
+  /** a load goes above the head: from which stance, and whether fast (leg drive, thrown) */
+  readonly overhead: { readonly from: Stance; readonly fast: boolean } | null;
+  /** both feet leave the floor together */
   readonly jumps: boolean;
+  /** 0 a foot stays on the floor · 1 running, hopping, rope · 2 jumps that land in the knees */
+  readonly impact: 0 | 1 | 2;
   readonly drops: boolean;
   readonly avoid: readonly AvoidTag[];
   readonly limit: Limit;
@@ -93,6 +97,10 @@ export interface Movement {
   readonly resetSeconds: number;
   /** 0 anybody · 1 some practice · 2 a learned skill · 3 an advanced skill */
   readonly skill: 0 | 1 | 2 | 3;
+  /** owned only if the athlete's file says so, or a best set or a max of it is told */
+  readonly mustBeTold: boolean;
+  /** what is set until the written set fits: the angle of a row, the height of the hands, a band */
+  readonly adjusts: 'angle' | 'height' | null;
   readonly standards: readonly string[];
   readonly noReps: readonly string[];
   readonly cautions: readonly string[];

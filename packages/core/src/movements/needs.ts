@@ -31,6 +31,9 @@ export const needAtoms = [
   'bench',
   'anchor',
   'object',
+  'sled',
+  'sliders',
+  'climbingRope',
 ] as const;
 export type NeedAtom = (typeof needAtoms)[number];
 

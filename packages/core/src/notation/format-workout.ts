@@ -1,5 +1,6 @@
 /** Workout → canonical text. Formatting the text again changes nothing, and parsing it gives the same model. */
 import { isMovementId, movementOf } from '../movements/catalogue';
+import { nameInHand } from '../movements/in-hand';
 import { findMovement, unknownId } from '../movements/names';
 import { formatClock } from '../units/duration';
 import { slotsOfPart } from '../workout/walk';
@@ -99,7 +100,7 @@ export function nameOf(slot: Slot): string {
 /** A slot is a value: its name is worked out once. */
 const names = new WeakMap<Slot, string>();
 function nameAnew(slot: Slot): string {
-  if (slot.implement) return `${slot.implement} ${wordsOf(slot.movement).replace(/^(?:dumbbell|kettlebell|barbell) /, '')}`;
+  if (slot.implement) return nameInHand(slot.movement, slot.implement);
   const { said } = slot;
   if (said !== null && (findMovement(said) ?? unknownId(said)) === slot.movement)
     return isPlainName(said, slot.movement) ? said : `"${said.replaceAll('"', "'")}"`;

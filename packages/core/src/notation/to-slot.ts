@@ -1,11 +1,11 @@
 /** Draft → slot: the movement is looked up, and what waited for it (bare figures, quotes, sides) is decided. */
 import { isMovementId, movementOf } from '../movements/catalogue';
 import type { Implement, Movement } from '../movements/movement';
+import { findInHand } from '../movements/in-hand';
 import { findMovement, foldName, nearMovements, unknownId } from '../movements/names';
 import { poundsToKilograms } from '../units/mass';
 import type { Slot } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
-import { own } from '../text/own';
 import { fixed, type Draft } from './draft';
 import { most } from './limits';
 import type { MemberContext } from './read-member';
@@ -143,24 +143,6 @@ const before = new Set([
   'normal',
 ]);
 
-const implementWords: Readonly<Record<string, Implement>> = {
-  can: 'can',
-  jug: 'can',
-  backpack: 'backpack',
-  rucksack: 'backpack',
-  pack: 'backpack',
-  sandbag: 'sandbag',
-  bag: 'sandbag',
-  plate: 'plate',
-  kettlebell: 'kettlebell',
-  kb: 'kettlebell',
-  dumbbell: 'dumbbell',
-  db: 'dumbbell',
-  barbell: 'barbell',
-  bb: 'barbell',
-  band: 'band',
-};
-
 /** The whole text, then with its kind words before it, then without what only says where or how. */
 function lookUp(name: string, kinds: readonly string[]): Found | null {
   for (const kind of kinds) {
@@ -195,16 +177,8 @@ function lookUpShorter(name: string): Found | null {
 
 /** `can push press`, `backpack row`: the family's movement with another implement in hand. */
 function lookUpImplement(name: string): Found | null {
-  const words = name.toLowerCase().split(/\s+/);
-  const at = words[0] === 'water' && words[1] === 'can' ? 1 : 0;
-  const implement = own(implementWords, words[at]!);
-  if (!implement || words.length < at + 2) return null;
-  const family = words.slice(at + 1).join(' ');
-  for (const carrier of ['dumbbell', 'kettlebell', '']) {
-    const id = findMovement(`${carrier} ${family}`.trim());
-    if (id && movementOf(id).load) return { id, said: null, implement, note: null };
-  }
-  return null;
+  const found = findInHand(name);
+  return found && { ...found, said: null, note: null };
 }
 
 /** `row` with a load or a count of reps pulls; with metres, calories or minutes it is the machine. */

@@ -3,6 +3,7 @@
  * Local fatigue: nine muscle groups, each with a fast and a slow share of its capacity spent (0…1). Breathing: what is left of the reserve above critical power.
  * The forms and their sources are in docs/model.md; all constants are `constants` below, one set for everybody.
  */
+import { sustainedShare } from '../capacity/engine-laws';
 import { muscles } from '../movements/movement';
 import type { Capacity } from '../capacity/capacity';
 import type { Demand } from './demand';
@@ -78,6 +79,11 @@ const groups = muscles.length;
 const decay = (x: number): number => 1 / (1 + x * (1 + x * (0.5 + x * (1 / 6 + x / 24))));
 /** What is left, in the mean, of something that arrived evenly over x time constants: (1 − e^−x)/x. */
 const meanDecay = (x: number): number => (x < 1e-6 ? 1 : (1 - decay(x)) / x);
+/** how far above the sustainable power nobody goes for longer than a sprint, and the s the rest of the reserve is spread over at an end (round figures) */
+const mostPower = 2;
+const sprintSeconds = 10;
+/** share of the reserve that work in sets comes to, against a run or a row that ends with none left (fitted with the table) */
+const spentInSets = 0.9;
 /** s of running or rowing after which the legs alone would stop; breathing does long before (round figure) */
 const engineEndurance = 2400;
 
@@ -140,11 +146,9 @@ export class Body {
   }
 
   /** Metabolic power this athlete would choose, W per kg: the sustainable one and an even share of the reserve over what is ahead. */
-  private power(ahead: number): number {
-    // beyond 20 min the sustainable power falls, as race pace does (Riegel's exponent)
-    const long = this.worked + ahead > 1200 ? ((this.worked + ahead) / 1200) ** -0.06 : 1;
-    const sustained = this.criticalPower * long * (1 - this.set.powerLoss * this.general());
-    return Math.min(this.criticalPower * 1.7, sustained + (0.9 * this.reserve) / Math.max(45, ahead));
+  private power(ahead: number, steady: boolean): number {
+    const sustained = this.criticalPower * sustainedShare(this.worked + ahead) * (1 - this.set.powerLoss * this.general());
+    return Math.min(this.criticalPower * mostPower, sustained + ((steady ? 1 : spentInSets) * this.reserve) / Math.max(sprintSeconds, ahead));
   }
 
   /** Time passes without work. */
@@ -191,7 +195,7 @@ export class Body {
    * @returns the share of `count` done, 0…1; the time it took is what {@link elapsed} moved by
    */
   perform(demand: Demand, count: number, ahead: number, mostSeconds: number): number {
-    const watts = this.power(ahead);
+    const watts = this.power(ahead, demand.secondsPerUnit !== null);
     const half = 0.5 * count * (demand.secondsPerUnit ? demand.secondsPerUnit(watts) : Math.max(demand.cycleSeconds, demand.joulesPerKg / watts));
     const atHand = demand.secondsPerUnit ? 0 : this.available(demand, Math.max(5, ahead - half));
     const fatigue = this.fatigue(demand, atHand > 0 ? Math.min(1, (0.5 * count) / atHand) : 0, half);

@@ -6,7 +6,8 @@ import type { Athlete } from '../athlete/athlete';
 import { grossEfficiency, gravity, positionCost } from '../movements/build';
 import { muscles, type Movement } from '../movements/movement';
 import { movementOf } from '../movements/catalogue';
-import { machineEfficiency, type Capacity } from '../capacity/capacity';
+import type { Capacity } from '../capacity/capacity';
+import { machineEfficiency } from '../capacity/engine';
 import { bikePace, rowCaloriesPerSecond, rowPace } from '../capacity/engine-laws';
 import { repsAtShare, shareAtReps } from '../capacity/strength-laws';
 import { pushUpShares } from '../movements/catalogue/push';
@@ -41,6 +42,9 @@ export interface Demand {
 const airBikeJoulesPerCalorie = 725;
 /** Alternating single-sided work rests the other side (model-notes: about 1.5). */
 const alternatingRest = 1.4;
+/** Reps at hand with a load that one side carries while the other rests, against both at once. */
+export const sideRest = (movement: Movement): number =>
+  movement.side === 'perSide' || (movement.side === 'alternating' && movement.load !== null && !movement.load.optional) ? alternatingRest : 1;
 
 function bodyMassFactor(share: number, best: number): number {
   // reps at one share of body mass, carried to another through the load–reps curve (Ebben et al. shares)
@@ -99,8 +103,7 @@ function repsToFailure(
             ? 0.5 + 0.5 * (heightCm / 60)
             : 1;
       const share = ((loadKg + body + vestKg * limit.bodyShare) / (max + body)) * height;
-      const alternating =
-        movement.side === 'alternating' && movement.load && !movement.load.optional ? alternatingRest : movement.side === 'perSide' ? alternatingRest : 1;
+      const alternating = sideRest(movement);
       const reps =
         own !== undefined && loadKg === 0 && vestKg === 0 ? Math.max(0.3, own) : repsAtShare(Math.max(0.02, share)) * (share < 0.8 ? alternating : 1);
       return {
@@ -121,7 +124,8 @@ function repsToFailure(
       // extra load on a body-mass movement: the share of the max that the best set implies, raised by the added mass
       const implied = shareAtReps(Math.max(0.3, base * limit.ratio * shareFactor));
       const loaded = extra > 0 && !movement.load?.optional ? repsAtShare(implied * (1 + extra / mass)) : base * limit.ratio * shareFactor;
-      const reps = own !== undefined && extra === 0 ? Math.max(0.3, own) : loaded;
+      const told = own !== undefined && extra === 0 ? Math.max(0.3, own) : loaded;
+      const reps = movement.adjusts === 'angle' ? Math.max(setToFit, told) : told;
       return {
         reps,
         share: null,
@@ -131,6 +135,9 @@ function repsToFailure(
     }
   }
 }
+
+/** What is set by its angle is set until so many are at hand (round figure). */
+const setToFit = 22;
 
 /** A load of this share of body mass, or more, has the whole breathing cost of its position (round figure). */
 const fullBreathShare = 0.35;

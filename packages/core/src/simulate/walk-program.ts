@@ -3,6 +3,7 @@
  * Soft mode (the default) takes fractional sets and gives breaks their share of the set they lead to, so the result has no jumps;
  * whole mode takes whole repetitions, for the plan that is shown. Cost grows with the number of sets.
  */
+import type { Capacity } from '../capacity/capacity';
 import type { PartProgram, Program } from './program';
 import { walkPart, type PartResult } from './walk-part';
 import { Walker, type TraceBlock, type WalkOptions } from './walker';
@@ -12,7 +13,7 @@ export interface Run {
   readonly trace: readonly TraceBlock[];
   readonly totalSeconds: number;
 }
-const firstGuess = (program: PartProgram): number => {
+const firstGuess = (program: PartProgram, capacity: Capacity): number => {
   const { part } = program;
   if (part.kind !== 'forTime') return 600;
   const seconds = program
@@ -22,13 +23,19 @@ const firstGuess = (program: PartProgram): number => {
         sum +
         (step.kind === 'pause'
           ? step.rest.high
-          : (step.count ?? 0) * (step.demand.secondsPerUnit ? step.demand.secondsPerUnit(12) : step.demand.cycleSeconds) * 1.3 + 4),
+          : (step.count ?? 0) * (step.demand.secondsPerUnit ? step.demand.secondsPerUnit(capacity.criticalPower) : step.demand.cycleSeconds * 1.3) + 4),
       0,
     );
   return Math.max(30, Math.min(part.capSeconds ?? Infinity, seconds * part.sets));
 };
 
-/** One run. For-time parts are paced by how long they will last, so the walk is done twice, unless `lengths` says it. */
+/** One run. For-time parts are paced by how long they will last, so the walk is repeated until it ends where it was meant to, unless `lengths` says it. */
+/** s; nothing is paced for less */
+const shortest = 15;
+const mostPasses = 6;
+/** share by which an end may miss the one it was paced by */
+const settled = 0.005;
+
 export function walkProgram(program: Program, options: WalkOptions = {}): Run {
   const once = (lengths: readonly number[], trace: boolean): Run => {
     const walker = new Walker(program, { ...options, trace });
@@ -36,12 +43,15 @@ export function walkProgram(program: Program, options: WalkOptions = {}): Run {
     return { parts, trace: walker.trace, totalSeconds: walker.now };
   };
   if (options.lengths) return once(options.lengths, options.trace === true);
-  const guess = program.parts.map(firstGuess);
+  const guess = program.parts.map((part) => firstGuess(part, program.capacity));
   const timed = program.parts.some((part) => part.kind === 'forTime');
   if (!timed) return once(guess, options.trace === true);
-  const first = once(guess, false);
-  return once(
-    first.parts.map((part) => Math.max(30, part.endSeconds - part.startSeconds)),
-    options.trace === true,
-  );
+  let lengths = guess;
+  for (let pass = 0; pass < mostPasses; pass++) {
+    const took = once(lengths, false).parts.map((part) => Math.max(shortest, part.endSeconds - part.startSeconds));
+    const off = Math.max(...took.map((seconds, index) => Math.abs(seconds / lengths[index]! - 1)));
+    lengths = took;
+    if (off < settled) break;
+  }
+  return once(lengths, options.trace === true);
 }

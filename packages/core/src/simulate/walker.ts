@@ -106,7 +106,9 @@ export class Walker {
       this.barKg = demand.barKg;
       this.idleSeconds = 0;
     }
-    return (step.linked ? 0 : this.body.transitionSeconds(demand)) + way + plates;
+    // a run or a machine begins with the clock, as told times do; what is picked up is picked up then
+    const atTheStart = this.now === 0 && demand.secondsPerUnit !== null;
+    return (step.linked || atTheStart ? 0 : this.body.transitionSeconds(demand)) + way + plates;
   }
 
   /** One step, stopped at `limit` (absolute seconds). @returns the share of the step done, and the count */

@@ -7,7 +7,7 @@ import { walkProgram } from '../simulate/walk-program';
 import { formatClock } from '../units/duration';
 import { slotsOfPart } from '../workout/walk';
 import type { Category, Workout } from '../workout/workout';
-import { insideWindow } from '../adapt/drift';
+import { insideWindow } from './window';
 import { stimulusOf } from './stimulus';
 
 export interface StimulusLine {
@@ -68,18 +68,6 @@ export function describeStimulus(workout: Pick<Workout, 'parts'>, category: Cate
       .map((pattern) => ({ pattern, share: stimulus.patterns[pattern] }))
       .filter((each) => each.share >= 0.05)
       .sort((a, b) => b.share - a.share);
-    const intent = {
-      stimulus,
-      window: part.window,
-      target: null,
-      unbroken: false,
-      feel: null,
-      mustStay: [],
-      weights: {},
-      oneLoad: false,
-      feelShift: 0,
-      workShare: null,
-    };
-    return [{ part: index, lines, patterns: shares, outsideWindow: insideWindow(intent, part.kind, result.score) === false }];
+    return [{ part: index, lines, patterns: shares, outsideWindow: insideWindow(part, part.kind, result.score) === false }];
   });
 }

@@ -1,16 +1,14 @@
 /**
  * The intent: what the workout is for. Derived from the original as its reference athlete does it, then overlaid with what the coach stated.
- * For newer athletes the time is shortened first (house rule), and everything is measured against the shortened workout.
+ * What it is derived from is what this athlete is asked: the cut for newer athletes comes before.
  */
 import { referenceCapacity } from '../capacity/reference-athlete';
-import type { Level } from '../athlete/athlete';
 import type { Pattern } from '../movements/movement';
-import { mapBlocks, slotsOfPart } from '../workout/walk';
+import { slotsOfPart } from '../workout/walk';
 import type { Category, Part, Window, Workout } from '../workout/workout';
 import type { HouseRules } from '../rules/house-rules';
-import { roundTime, scaleLadder } from '../adapt/coach-numbers';
 import { compile } from '../simulate/program';
-import { walkProgram } from '../simulate/walk-program';
+import { walkProgram, type Run } from '../simulate/walk-program';
 import { stimulusOf, type PartStimulus } from './stimulus';
 
 export type HeldPart = 'time' | 'load' | 'pattern' | 'breathing' | 'grip' | 'skill' | 'volume';
@@ -19,6 +17,10 @@ export interface PartIntent {
   readonly window: Window | null;
   /** what the score should be: the window's middle, else the reference athlete's score; in the score's own unit, null where the clock fixes it */
   readonly target: number | null;
+  /** mean seconds of one bout of each slot as the reference athlete does it, the way to it counted */
+  readonly boutSeconds: readonly number[];
+  /** mean reps of a set of each slot there: what it is not to fall to singles from */
+  readonly setReps: readonly number[];
   readonly unbroken: boolean;
   readonly feel: 'light' | 'moderate' | 'heavy' | null;
   /** patterns the coach said must stay */
@@ -35,22 +37,10 @@ export interface PartIntent {
 export interface Intent {
   readonly category: Category;
   readonly parts: readonly PartIntent[];
-  /** the workout the version is measured against, after the rule for newer athletes */
+  /** the workout the version is measured against */
   readonly base: Workout;
-  readonly shortened: number;
   readonly words: readonly string[];
 }
-
-/** Common practice (T9): newer 20 → 15, brand-new 20 → 10; only pieces of 12:00 and longer are cut. */
-const keepTime: Readonly<Record<Level, number>> = { new: 0.5, newer: 0.75, trained: 1, competitive: 1 };
-const longPiece = 720;
-
-const scaleWindow = (window: Window | null, factor: number): Window | null => {
-  if (!window || window.per === 'round' || window.unit === 'kg') return window;
-  const scaled = (value: number | null): number | null =>
-    value === null ? null : window.unit === 'seconds' ? roundTime(value * factor) : Math.round(value * factor * 2) / 2;
-  return { ...window, low: scaled(window.low), high: scaled(window.high), ...(window.usual === undefined ? {} : { usual: scaled(window.usual)! }) };
-};
 
 /** The middle of a window. An open one has none: there the reference athlete's own score counts where it lies inside, else a little inside the bound. */
 export function middleOf(window: Window, referenceScore: number): number {
@@ -66,34 +56,6 @@ export function middleOf(window: Window, referenceScore: number): number {
 export function writtenFor(workout: Workout, category: Category): Category {
   const loads = workout.parts.flatMap((part) => slotsOfPart(part)).flatMap((slot) => (slot.load?.kind === 'mass' ? [slot.load] : []));
   return loads.length > 0 && loads.every((load) => load.men === load.women) ? 'men' : category;
-}
-
-function shortenPart(part: Part, factor: number, seconds: number): Part {
-  if (seconds < longPiece) return part;
-  switch (part.kind) {
-    case 'amrap': {
-      const length = roundTime(part.seconds.high * factor);
-      return { ...part, seconds: { low: length, high: length }, window: scaleWindow(part.window, length / part.seconds.high) };
-    }
-    case 'forTime': {
-      const capSeconds = part.capSeconds === null ? null : roundTime(part.capSeconds * factor);
-      const shorter = { ...part, capSeconds, window: part.window?.per === 'set' ? part.window : scaleWindow(part.window, factor) };
-      if (part.sets > 1) return { ...shorter, sets: Math.max(1, Math.round(part.sets * factor)) };
-      return mapBlocks(shorter, (block) =>
-        block.ladder
-          ? { ...block, ladder: scaleLadder(block.ladder, factor, false) }
-          : block.rounds.high > 1
-            ? { ...block, rounds: { low: Math.max(1, Math.round(block.rounds.high * factor)), high: Math.max(1, Math.round(block.rounds.high * factor)) } }
-            : block,
-      ) as Part;
-    }
-    case 'every': {
-      const stations = Math.max(1, part.stations.length);
-      return { ...part, count: Math.max(stations, Math.round((part.count * factor) / stations) * stations) };
-    }
-    default:
-      return part;
-  }
 }
 
 const heldWords: Readonly<Record<HeldPart, RegExp>> = {
@@ -116,9 +78,6 @@ const patternsSaid: readonly (readonly [RegExp, readonly Pattern[]])[] = [
   [/^trunk$|^core$/, ['trunkFlexion', 'trunkBrace', 'trunkRotation', 'trunkExtension']],
   [/^jump(?:ing)?$/, ['jump', 'rope']],
 ];
-
-/** a newer athlete, where the house rule says lighter first: two thirds of the effort a set (round figure) */
-const lighterForNewer = -0.4;
 
 /** heaviest owned: about half the reps at hand; light and fast: two thirds more (round figures) */
 const feelShifts: Readonly<Record<string, number>> = { heaviest: 0.6, light: -0.5 };
@@ -149,29 +108,49 @@ function targetOf(part: Part, score: number): number | null {
   return part.kind === 'amrap' || part.kind === 'forTime' || part.kind === 'windows' ? score : null;
 }
 
-export function deriveIntent(workout: Workout, category: Category, level: Level, rules: HouseRules): Intent {
+/** Mean seconds of one bout of each slot in a run, the way to it counted; 0 for a slot nobody gets to. */
+export function boutSecondsOf(run: Run, part: number, slots: number): number[] {
+  const seconds = Array.from({ length: slots }, () => 0);
+  const bouts = Array.from({ length: slots }, () => 0);
+  for (const block of run.trace) {
+    if (block.part !== part || block.slot >= slots) continue;
+    seconds[block.slot]! += block.end - block.start;
+    bouts[block.slot]! += 1;
+  }
+  return seconds.map((each, slot) => each / Math.max(1, bouts[slot]!));
+}
+
+/** Mean reps of a set of each slot in a run; 0 for a slot nobody gets to. */
+export function setRepsOf(run: Run, part: number, slots: number): number[] {
+  const reps = Array.from({ length: slots }, () => 0);
+  const sets = Array.from({ length: slots }, () => 0);
+  for (const block of run.trace) {
+    if (block.part !== part || block.slot >= slots) continue;
+    reps[block.slot]! += block.count;
+    sets[block.slot]! += Math.max(1, block.sets.length);
+  }
+  return reps.map((each, slot) => each / Math.max(1, sets[slot]!));
+}
+
+/** @param workout what this athlete is asked: already cut for newer athletes and for the minutes there are */
+export function deriveIntent(workout: Workout, category: Category, rules: HouseRules): Intent {
   const writer = writtenFor(workout, category);
-  const reference = referenceCapacity(writer);
-  const first = walkProgram(compile(workout, reference));
-  const factor = rules.newerAthlete === 'shortenTime' ? keepTime[level] : 1;
-  const base: Workout =
-    factor === 1
-      ? workout
-      : { ...workout, parts: workout.parts.map((part, index) => shortenPart(part, factor, first.parts[index]!.endSeconds - first.parts[index]!.startSeconds)) };
-  const program = compile(base, reference);
-  const run = factor === 1 ? first : walkProgram(program);
-  const parts = base.parts.map((part, index): PartIntent => {
+  const program = compile(workout, referenceCapacity(writer));
+  const run = walkProgram(program, { trace: true });
+  const parts = workout.parts.map((part, index): PartIntent => {
     const result = run.parts[index]!;
     const fixed = result.endSeconds - result.startSeconds;
     return {
       stimulus: stimulusOf(program, index, result),
       window: part.window,
       target: targetOf(part, result.score),
-      ...statedFeel(part, base),
-      feelShift: (feelShifts[rules.loadChoice] ?? 0) + (rules.newerAthlete === 'lighter' && keepTime[level] < 1 ? lighterForNewer : 0),
+      boutSeconds: boutSecondsOf(run, index, slotsOfPart(part).length),
+      setReps: setRepsOf(run, index, slotsOfPart(part).length),
+      ...statedFeel(part, workout),
+      feelShift: feelShifts[rules.loadChoice] ?? 0,
       workShare: part.kind === 'every' ? result.workSeconds / Math.max(1, fixed) : null,
     };
   });
   const words = [...(workout.intent ? [workout.intent] : []), ...workout.parts.flatMap((part) => (part.intent ? [part.intent] : []))];
-  return { category: writer, parts, base, shortened: factor, words };
+  return { category: writer, parts, base: workout, words };
 }

@@ -14,7 +14,10 @@ export interface SlotStimulus {
   readonly count: number;
   /** bouts in one pass through the lists */
   readonly bouts: number;
+  /** load ÷ max, body share included */
   readonly loadShare: number | null;
+  /** external load ÷ its max; null where either is missing */
+  readonly maxShare: number | null;
   readonly repsToFailure: number;
 }
 export interface PartStimulus {
@@ -147,8 +150,9 @@ export function stimulusOf(program: Program, part: number, result: PartResult | 
       if (step.kind !== 'move' || bySlot.has(step.slot)) continue;
       const { total, bouts } = counts.get(step.slot)!;
       const bout = work.addBouts(step.demand, total / bouts, bouts, program.capacity);
-      const { movement, share, repsToFailure } = step.demand;
-      bySlot.set(step.slot, { movement: movement.id, bout, count: total / bouts, bouts, loadShare: share, repsToFailure });
+      const { movement, share, repsToFailure, loadKg, maxKg } = step.demand;
+      const maxShare = maxKg !== null && maxKg > 0 && loadKg > 0 ? loadKg / maxKg : null;
+      bySlot.set(step.slot, { movement: movement.id, bout, count: total / bouts, bouts, loadShare: share, maxShare, repsToFailure });
     }
   const slots = [...bySlot.entries()].sort((a, b) => a[0] - b[0]).map(([, value]) => value);
   const sums = work.sums();

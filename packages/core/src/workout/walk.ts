@@ -56,6 +56,16 @@ export function mapSlots(part: Part, change: (slot: Slot, index: number) => Slot
   return mapLists(part, mapItems);
 }
 
+/** A copy of the part in which each slot became one slot or several, in reading order. */
+export function flatMapSlots(part: Part, change: (slot: Slot, index: number) => readonly Slot[]): Part {
+  let next = 0;
+  const mapItems = (items: readonly Item[]): Item[] =>
+    items.flatMap((item): readonly Item[] =>
+      item.kind === 'slot' ? change(item, next++) : item.kind === 'block' ? [{ ...item, items: mapItems(item.items) }] : [item],
+    );
+  return mapLists(part, mapItems);
+}
+
 /** A copy of the part in which each block went through `change`, outermost first. */
 export function mapBlocks(part: Part, change: (block: Block) => Block): Part {
   const mapItems = (items: readonly Item[]): Item[] =>

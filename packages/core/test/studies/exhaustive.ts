@@ -1,60 +1,59 @@
 /**
- * Study 3: is the search as good as trying everything? The points are all combinations of the first options of each slot with every lever;
- * the search may also leave that grid (finer counts and loads), so it may be better, never worse.
+ * Study 3: does the search take the gentlest edits there are? Every single edit and every pair is walked, without order or limit; the gentlest that brings the score into
+ * its band, and none of a lone one where the search took two, is what the search must have found.
  */
-import {
-  defaultRules,
-  deriveIntent,
-  contextFor,
-  evaluatePoint,
-  leversOf,
-  noLever,
-  parseWorkout,
-  planParts,
-  searchPart,
-  searchBreadth,
-  spaceOf,
-  type Choice,
-} from '../../src/index';
-import { randomAthlete, randomWorkout } from '../people';
+import { defaultRules, parseWorkout } from '../../src/index';
+import { costOf, meet, type Edit } from '../../src/adapt/part/edit';
+import { editsOf, replaced } from '../../src/adapt/part/edits-of';
+import { evaluatePoint, type Evaluated, type Point } from '../../src/adapt/part/evaluate';
+import type { PartPlan } from '../../src/adapt/part/search';
+import { planVersion } from '../../src/adapt/planned';
+import { randomAthlete } from '../people';
+import { windowed } from './grid';
 
 export interface ExhaustiveCase {
   readonly seed: number;
+  /** points there are: single edits and pairs */
   readonly points: number;
-  readonly best: number;
-  readonly found: number;
-  readonly proved: boolean;
+  /** edits of the gentlest set that does it, and its cost; null where none does */
+  readonly best: { readonly edits: number; readonly cost: number } | null;
+  readonly found: { readonly edits: number; readonly cost: number } | null;
   readonly evaluations: number;
 }
 
-/** @returns null when the part has nothing to search, or more than `most` points */
-export function exhaustiveCase(seed: number, most: number, effort?: { bounds: number; simulations: number }): ExhaustiveCase | null {
+function pairPoint(space: PartPlan['space'], a: { edit: Edit; point: Point }, b: { edit: Edit; point: Point }): Point {
+  const options = replaced(a.point.options, 'slots' in b.edit ? b.edit.slots : [], (option, slot) =>
+    b.edit.kind === 'load' ? { ...option, load: b.point.options[slot]!.load } : { ...option, count: b.point.options[slot]!.count },
+  );
+  void space;
+  return { options, lever: b.edit.kind === 'rounds' || b.edit.kind === 'scheme' ? b.point.lever : a.point.lever };
+}
+
+/** @returns null where the untouched text is in its band already, or something in it is a wall */
+export function exhaustiveCase(seed: number, most: number): ExhaustiveCase | null {
   const athlete = randomAthlete(seed);
-  const { workout } = parseWorkout(randomWorkout(seed));
-  const context = contextFor(athlete, athlete.places[0]!, defaultRules);
-  const intent = deriveIntent(workout, athlete.category, athlete.level, defaultRules);
-  const { searched, plan } = planParts(intent, context, () => [])[0]!;
-  if (!plan) return null;
-  const space = spaceOf(searched, intent.parts[0]!, context, []);
-  const lead = space.leaders.flatMap((leader, index) => (leader === index ? [index] : []));
-  const levers = [noLever, ...leversOf(searched, noLever)];
-  const listed = lead.map((index) => space.options[index]!.slice(0, searchBreadth));
-  const points = listed.reduce((product, each) => product * each.length, levers.length);
-  if (points > most) return null;
-  let best = Infinity;
-  const chosen: Choice[] = [];
-  const visit = (at: number): void => {
-    if (at < lead.length) {
-      for (const choice of listed[at]!) {
-        chosen[at] = choice;
-        visit(at + 1);
-      }
-      return;
-    }
-    const choices = space.leaders.map((leader) => chosen[lead.indexOf(leader)]!);
-    for (const lever of levers) best = Math.min(best, evaluatePoint(space, choices, lever).objective);
-  };
-  visit(0);
-  const own = searchPart(searched, intent.parts[0]!, context, [], effort);
-  return { seed, points, best, found: own.objective, proved: own.proved, evaluations: own.evaluations };
+  const made = planVersion(parseWorkout(windowed(seed)).workout, athlete, athlete.places[0]!, defaultRules, []);
+  const plan = made.parts[0]?.plan;
+  if (!plan || plan.untouched.beyond === 0 || plan.untouched.walls.length > 0) return null;
+  const { space, untouched } = plan;
+  const harder = untouched.beyond < 0;
+  const loadOnly = harder && space.band !== null && !space.band.windowed;
+  const singles = editsOf(space, untouched, harder, loadOnly);
+  const pairs = loadOnly
+    ? []
+    : singles.flatMap((a, at) =>
+        singles.slice(at + 1).flatMap((b) => (meet(a.edit, b.edit) ? [] : [{ edits: [a.edit, b.edit], point: pairPoint(space, a, b) }])),
+      );
+  const all = [...singles.map(({ edit, point }) => ({ edits: [edit], point })), ...pairs];
+  if (all.length > most || all.length === 0) return null;
+  const fits = ({ beyond, walls }: Evaluated): boolean => beyond === 0 && walls.length === 0;
+  const good = all
+    .filter(({ point }) => fits(evaluatePoint(space, point.options, point.lever)))
+    .map(({ edits }) => ({ edits: edits.length, cost: costOf(edits, defaultRules) }));
+  const best = good.reduce<ExhaustiveCase['best']>(
+    (least, each) => (least === null || each.edits < least.edits || (each.edits === least.edits && each.cost < least.cost) ? each : least),
+    null,
+  );
+  const found = plan.met ? { edits: plan.edits.length, cost: costOf(plan.edits, defaultRules) } : null;
+  return { seed, points: all.length, best, found, evaluations: plan.evaluations };
 }

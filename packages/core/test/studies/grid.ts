@@ -1,36 +1,40 @@
 /**
- * Study 2: is the stimulus kept? Workouts of all kinds × athlete/kit pairs; the time drift of every part whose time is free, beside the naive method
- * (swap by name to the first neighbour the kit allows, same reps, the nearest load).
+ * Study 2: the class on paper. Workouts of all kinds × athlete and kit pairs: how many texts are left alone, what is edited where not, in figures a coach writes, and
+ * whether the score lies in its band. Beside it the naive method (swap by name to the first neighbour the kit allows, same reps, the nearest load).
  */
 import {
   adapt,
   barePlace,
   compile,
+  contextFor,
+  defaultRules,
   deriveIntent,
   estimateCapacity,
   feasibleLoads,
   hardLimits,
-  contextFor,
-  defaultRules,
   insideWindow,
   mapSlots,
   movementOf,
-  nearMovements,
   parseWorkout,
   referenceCapacity,
-  timeDrift,
+  slotsOfPart,
   walkProgram,
+  type Adapted,
   type Athlete,
   type FeasibleLoad,
   type Part,
   type Slot,
+  type VersionSlot,
   type Workout,
 } from '../../src/index';
+import { bandOf, timeDriftOf } from '../../src/adapt/part/band';
+import { isFigure, isTradeLadder } from '../../src/adapt/slot/coach-numbers';
+import { neighboursOf } from '../../src/adapt/slot/likeness';
 import { randomAthlete, randomWorkout } from '../people';
 import { sampleNames, sampleText } from '../samples';
 
 /** A random workout with a window around its reference score, as a coach would state it. */
-function windowed(seed: number): string {
+export function windowed(seed: number): string {
   const text = randomWorkout(seed).trim();
   const { workout } = parseWorkout(text);
   if (workout.parts[0]!.window) return text;
@@ -45,28 +49,66 @@ export const gridWorkouts = (count: number): string[] =>
 export const gridPeople = (count: number): Athlete[] => Array.from({ length: count }, (_, index) => randomAthlete(index + 1000));
 
 export interface GridCell {
-  readonly workout: number;
-  readonly person: number;
-  readonly part: number;
-  readonly kind: string;
+  /** distance from the band as a share of its nearest edge; 0 inside */
   readonly time: number;
   /** null: no window stated */
   readonly inWindow: boolean | null;
-  readonly score: number;
-  readonly target: number | null;
 }
-
 const free = (part: Part): boolean => part.kind === 'amrap' || part.kind === 'forTime' || part.kind === 'every' || part.kind === 'windows';
 
-export function adaptedCells(text: string, athlete: Athlete, workout: number, person: number): GridCell[] {
+export function adaptedCells(text: string, athlete: Athlete): GridCell[] {
   const adapted = adapt(parseWorkout(text).workout, athlete, { runs: 1 });
-  const intent = deriveIntent(parseWorkout(text).workout, athlete.category, athlete.level, defaultRules);
   return adapted.workout.parts.flatMap((part, index): GridCell[] => {
     const drift = adapted.partDrifts[index];
-    const own = intent.parts[index];
-    if (!drift || !own || !free(part) || drift.scoreType > 0 || (own.target === null && own.workShare === null)) return [];
-    const { score } = adapted.run.parts[index]!;
-    return [{ workout, person, part: index, kind: part.kind, time: drift.time, inWindow: insideWindow(own, part.kind, score), score, target: own.target }];
+    const own = adapted.intent.parts[index];
+    if (!drift || !own || !free(part) || drift.scoreType > 0) return [];
+    return [{ time: drift.time, inWindow: insideWindow(own, part.kind, adapted.run.parts[index]!.score) }];
+  });
+}
+
+/** What one version changed of its text, slot by slot. */
+export interface EditFigures {
+  /** slots that keep their movement, and how many of them got another count than written (rounds and ladder count for every slot they are of) */
+  readonly kept: number;
+  readonly recounted: number;
+  /** counts and ladders that are neither written nor what a coach writes */
+  readonly strange: readonly string[];
+  readonly insideBand: boolean | null;
+  readonly told: boolean;
+}
+
+export function editFigures(text: string, athlete: Athlete): EditFigures {
+  const { workout } = parseWorkout(text);
+  const adapted = adapt(workout, athlete, { runs: 1 });
+  const slots = adapted.version.parts.flatMap((part) => part.slots.map((slot) => ({ part, slot })));
+  const kept = slots.filter(({ slot }) => slot.original?.movement === slot.movement && slot.original.reps !== null);
+  const cut = adapted.warnings.some(({ code }) => code === 'shortened' || code === 'time_budget');
+  return {
+    kept: kept.length,
+    recounted: cut ? 0 : kept.filter(({ slot }) => JSON.stringify(slot.reps) !== JSON.stringify(slot.original!.reps)).length,
+    strange: adapted.workout.parts.flatMap((part, at) => strangeFigures(part, adapted, at)),
+    insideBand: adapted.insideBand,
+    told: adapted.warnings.some(({ code }) => code === 'window_missed' || code === 'window_slip'),
+  };
+}
+
+/** Metres and calories, and what stands for them. */
+const inOtherUnits = (told: VersionSlot | undefined): boolean =>
+  told !== undefined && (told.unit !== 'reps' || ['run', 'row', 'bike', 'air-bike', 'shuttle-run'].includes(told.original?.movement ?? ''));
+
+function strangeFigures(part: Part, { version }: Adapted, at: number): string[] {
+  return slotsOfPart(part).flatMap((slot, index): string[] => {
+    const told = version.parts[at]!.slots[index];
+    const written = told?.original?.reps ?? [];
+    const { reps = [], movement = '' } = told ?? {};
+    const asWritten = JSON.stringify(reps) === JSON.stringify(written) || reps.length === 0 || told?.rule === 'coach';
+    // a stated conversion is exact along a ladder
+    const stated = told?.figures.some((each) => /house rule|one for one|for a climb|for one|twice/.test(each)) ?? false;
+    const halves = told?.perSide === true;
+    const figures = reps.every((count) => isFigure(count, slot.unit));
+    // a ladder in other units goes rung by rung
+    const strange = reps.length > 1 && !inOtherUnits(told) ? !isTradeLadder(reps) && !stated : !figures;
+    return asWritten || halves || !strange ? [] : [`${reps.join('-')} ${movement}`];
   });
 }
 
@@ -89,7 +131,7 @@ export function naiveVersion(workout: Workout, athlete: Athlete): Workout {
   const swap = (slot: Slot): Slot => {
     const may = (id: string): boolean =>
       hardLimits(movementOf(id), context).length === 0 && (!movementOf(id).load || movementOf(id).load!.optional || nearest(loads, slot, athlete, id) !== null);
-    const id = may(slot.movement) ? slot.movement : (nearMovements(slot.movement).find((near) => may(near.movement.id))?.movement.id ?? 'air-squat');
+    const id = may(slot.movement) ? slot.movement : (neighboursOf(slot.movement).find((near) => may(near.movement.id))?.movement.id ?? 'air-squat');
     const load = nearest(loads, slot, athlete, id);
     const movement = movementOf(id);
     return {
@@ -105,46 +147,16 @@ export function naiveVersion(workout: Workout, athlete: Athlete): Workout {
   return { ...workout, parts: workout.parts.map((part) => mapSlots(part, swap)) };
 }
 
-export function naiveCells(text: string, athlete: Athlete, workoutIndex: number, person: number): GridCell[] {
+export function naiveCells(text: string, athlete: Athlete): GridCell[] {
   const { workout } = parseWorkout(text);
-  const intent = deriveIntent(workout, athlete.category, athlete.level, defaultRules);
-  const version = naiveVersion(intent.base, athlete);
+  const intent = deriveIntent(workout, athlete.category, defaultRules);
+  const version = naiveVersion(workout, athlete);
   const run = walkProgram(compile(version, estimateCapacity(athlete), athlete.places[0] ?? null));
   return version.parts.flatMap((part, index): GridCell[] => {
     const own = intent.parts[index]!;
-    if (!free(part) || (own.target === null && own.workShare === null)) return [];
-    const result = run.parts[index]!;
-    const share = part.kind === 'every' ? result.workSeconds / Math.max(1, result.endSeconds - result.startSeconds) : null;
-    return [
-      {
-        workout: workoutIndex,
-        person,
-        part: index,
-        kind: part.kind,
-        time: timeDrift(own, part.kind, result.score, share),
-        inWindow: insideWindow(own, part.kind, result.score),
-        score: result.score,
-        target: own.target,
-      },
-    ];
+    const band = free(part) ? bandOf(part, own, false) : null;
+    if (!band) return [];
+    const { score } = run.parts[index]!;
+    return [{ time: timeDriftOf(band, score), inWindow: insideWindow(own, part.kind, score) }];
   });
-}
-
-export interface GridFigures {
-  readonly cells: number;
-  readonly median: number;
-  readonly ninetieth: number;
-  readonly windows: number;
-  readonly hit: number;
-}
-export function gridFigures(cells: readonly GridCell[]): GridFigures {
-  const sorted = cells.map((each) => Math.abs(each.time)).sort((a, b) => a - b);
-  const stated = cells.filter((each) => each.inWindow !== null);
-  return {
-    cells: cells.length,
-    median: sorted[Math.floor(sorted.length / 2)] ?? 0,
-    ninetieth: sorted[Math.floor(sorted.length * 0.9)] ?? 0,
-    windows: stated.length,
-    hit: stated.filter((each) => each.inWindow).length,
-  };
 }

@@ -1,4 +1,7 @@
-/** Study 1: hard limits. Random workouts × random athletes; every version is looked over by the independent checker, and its text must read cleanly. */
+/**
+ * Study 1: hard limits and sense. Random workouts × random athletes; every version is looked over by the independent checker and by the last gate, and its text must
+ * read cleanly.
+ */
 import { adapt, parseWorkout } from '../../src/index';
 import { brokenForNewer, brokenLimits } from '../limits-checker';
 import { randomAthlete, randomWorkout } from '../people';
@@ -17,6 +20,7 @@ export function limitsFindings(seed: number): LimitsFinding[] {
   return [
     ...slots.flatMap((slot) => brokenLimits(slot, athlete, place)),
     ...brokenForNewer(adapted, athlete),
+    ...adapted.warnings.filter(({ code }) => code === 'sense').map(({ message }) => `gate: ${message}`),
     ...again.diagnostics.filter((each) => each.level !== 'info').map((each) => `text: ${each.message}`),
     ...(JSON.stringify(again.workout.parts.map((part) => part.kind)) === JSON.stringify(adapted.workout.parts.map((part) => part.kind))
       ? []

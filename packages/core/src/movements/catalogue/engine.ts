@@ -1,4 +1,4 @@
-import { composite, ease, held, movement, ofEngine, ofLift, ofSet, type Spec } from '../build';
+import { composite, ease, held, maybeHeld, movement, ofEngine, ofLift, ofSet, type Spec } from '../build';
 
 const running: Spec = {
   family: 'run',
@@ -20,7 +20,7 @@ const onTheSpot: Spec = {
   ...running,
   unit: 'reps',
   needs: '',
-  avoid: [],
+  avoid: ['high_impact'],
   limit: ease(600),
   joulesPerKg: 3.6,
   cycle: 0.4,
@@ -101,6 +101,23 @@ const sitting: Spec = {
   noReps: ['Stopped before the figure'],
   cautions: ['Back long, start each stroke with the legs'],
 };
+const sledding: Spec = {
+  family: 'sled',
+  patterns: { lunge: 0.6, carry: 0.4 },
+  muscles: { quads: 1, posterior: 0.7, calves: 0.7, trunk: 0.5 },
+  unit: 'm',
+  needs: 'sled',
+  load: maybeHeld('hands', 1, 'plate'),
+  floor: [8, 1],
+  avoid: [],
+  limit: ofLift('backSquat', 1.4, 0.3),
+  joulesPerKg: 14,
+  cycle: 0.7,
+  reset: 4,
+  standards: ['Arms straight or elbows tight, full steps'],
+  noReps: ['Stopped short of the line'],
+  cautions: ['Look where it goes; somebody may be standing there'],
+};
 const burpee = movement('burpee', burpeeing, { aliases: ['burpees'], easier: ['squat-thrust', 'step-back-burpee'], harder: ['lateral-burpee'] });
 const pullUpPart = movement('pull-part', { muscles: { back: 1, arms: 0.7, grip: 0.6 }, patterns: { verticalPull: 1 }, rise: [0.24, 0], cycle: 2.2, avoid: ['hanging'] });
 
@@ -117,9 +134,9 @@ export const engines = [
     standards: ['Hand touches the floor at each turn'],
   }),
   movement('jog-on-the-spot', onTheSpot, { aliases: ['jogging on the spot', 'jog in place', 'run on the spot', 'jogging step'], easier: [], harder: ['high-knees'] }),
-  movement('high-knees', onTheSpot, { aliases: ['high knee'], joulesPerKg: 5, muscles: { quads: 1, calves: 0.8, trunk: 0.4 }, limit: ease(200), easier: ['jog-on-the-spot'], harder: [], standards: ['Knee to hip height'] }),
+  movement('high-knees', onTheSpot, { adds: true, aliases: ['high knee'], joulesPerKg: 5, muscles: { quads: 1, calves: 0.8, trunk: 0.4 }, limit: ease(200), easier: ['jog-on-the-spot'], harder: [], standards: ['Knee to hip height'] }),
   movement('running-skip', onTheSpot, { aliases: ['skip', 'skips', 'running skips'], avoid: ['jumping'], joulesPerKg: 4.5, limit: ease(300), easier: ['jog-on-the-spot'], harder: [] }),
-  movement('single-under', hopping, {
+  movement('single-under', hopping, { adds: true,
     aliases: ['single', 'singles', 'su', 'single unders', 'rope skip', 'jump rope'],
     needs: 'rope',
     limit: ease(350),
@@ -129,10 +146,11 @@ export const engines = [
     harder: ['double-under'],
     standards: ['Rope passes once a jump'],
   }),
-  movement('double-under', hopping, {
+  movement('double-under', hopping, { adds: true,
     aliases: ['double', 'doubles', 'du', 'double unders', 'dubs'],
     needs: 'rope',
     limit: ofSet('doubleUnder', 1.6),
+    mustBeTold: true,
     cycle: 0.62,
     joulesPerKg: 8.5,
     reset: 5,
@@ -141,7 +159,7 @@ export const engines = [
     harder: [],
     standards: ['Rope passes twice a jump'],
   }),
-  movement('hip-tap-hop', hopping, {
+  movement('hip-tap-hop', hopping, { adds: true,
     aliases: ['hop and tap the hips', 'two-tap hop', 'double-tap hop'],
     cycle: 0.72,
     joulesPerKg: 8,
@@ -150,7 +168,7 @@ export const engines = [
     harder: ['double-under'],
     standards: ['Two taps of the hips a jump'],
   }),
-  movement('jumping-jack', hopping, {
+  movement('jumping-jack', hopping, { adds: true,
     aliases: ['jack', 'jacks', 'jumping jacks'],
     cycle: 0.66,
     joulesPerKg: 6.1,
@@ -172,7 +190,7 @@ export const engines = [
     standards: ['One foot after the other, hands meet overhead'],
     noReps: ['Hands do not meet'],
   }),
-  movement('hop-over', hopping, {
+  movement('hop-over', hopping, { adds: true,
     aliases: ['line hop', 'hop overs', 'hops over', 'lateral hop'],
     cycle: 0.62,
     joulesPerKg: 7.5,
@@ -204,7 +222,7 @@ export const engines = [
     standards: ['Arms and legs together'],
   }),
   burpee,
-  movement('lateral-burpee', burpeeing, {
+  movement('lateral-burpee', burpeeing, { adds: true,
     aliases: ['burpee over line', 'lateral burpee over object', 'bar-facing burpee', 'burpee over bar', 'lateral burpee over bar'],
     floor: [2, 2],
     rise: [0.68, 0],
@@ -214,7 +232,7 @@ export const engines = [
     harder: [],
     standards: ['Both feet over the line'],
   }),
-  movement('squat-thrust', burpeeing, {
+  movement('squat-thrust', burpeeing, { adds: false,
     aliases: ['no push-up burpee', 'half burpee'],
     muscles: { quads: 1, shoulders: 0.6, trunk: 0.8 },
     rise: [0.42, 0],
@@ -234,10 +252,11 @@ export const engines = [
     limit: ofSet('pushUp', 1.3),
     easier: [],
     harder: ['burpee'],
-    standards: ['Step back, chest to the floor, step up, stand tall'],
+    standards: ['Step back, chest to the floor, step up, stand tall; nothing jumps'],
     noReps: ['Chest not on the floor'],
   }),
   movement('raised-burpee', burpeeing, {
+    adjusts: 'angle',
     aliases: ['hands-raised burpee', 'chair burpee'],
     needs: 'box | chair | table | couch | bench',
     patterns: { horizontalPush: 0.6, trunkBrace: 0.4 },
@@ -259,7 +278,7 @@ export const engines = [
     ],
     { family: 'burpee', needs: 'bar', avoid: ['jumping', 'wrists', 'hanging', 'deep_knee'], limit: ofSet('strictPullUp', 2), skill: 1, easier: ['burpee'], harder: [] },
   ),
-  movement('burpee-box-jump-over', burpeeing, { aliases: ['burpee box jump'], needs: 'box', rise: [0.95, 0], cycle: 5.2, limit: ofSet('pushUp', 1.1), skill: 1, easier: ['burpee', 'step-over'], harder: [] }),
+  movement('burpee-box-jump-over', burpeeing, { adds: true, aliases: ['burpee box jump'], needs: 'box', rise: [0.95, 0], cycle: 5.2, limit: ofSet('pushUp', 1.1), skill: 1, easier: ['burpee', 'step-over'], harder: [] }),
   movement('reverse-burpee', burpeeing, {
     aliases: ['back-roll burpee'],
     patterns: { trunkFlexion: 0.5, squat: 0.5 },
@@ -287,7 +306,7 @@ export const engines = [
     harder: [],
   }),
   movement('box-jump', jumping, { aliases: ['box jumps'], easier: ['step-up', 'low-step-up', 'jumping-squat'], harder: ['box-jump-over'] }),
-  movement('box-jump-over', jumping, {
+  movement('box-jump-over', jumping, { adds: true,
     aliases: ['box jump overs', 'jump over box'],
     cycle: 2.8,
     rise: [0.38, 0],
@@ -297,16 +316,33 @@ export const engines = [
     harder: [],
   }),
   movement('broad-jump', jumping, { aliases: ['standing long jump'], needs: '', floor: [4, 1], rise: [0.35, 0], cycle: 2.4, easier: ['jumping-squat'], harder: [], standards: ['Two feet to two feet'] }),
-  movement('burpee-to-plate', burpeeing, { aliases: ['burpee onto plate', 'burpee to target'], needs: 'plate | object', rise: [0.66, 0], cycle: 3.6, limit: ofSet('pushUp', 1.2), easier: ['burpee'], harder: [], standards: ['Chest to the floor, both feet onto the mark'] }),
-  movement('burpee-broad-jump', burpeeing, { unit: 'reps', floor: [4, 1], rise: [0.75, 0], cycle: 4.2, limit: ofSet('pushUp', 1.1), easier: ['burpee'], harder: [], standards: ['Chest to the floor, then a jump forward from two feet'] }),
+  movement('burpee-to-plate', burpeeing, { adds: true, aliases: ['burpee onto plate', 'burpee to target'], needs: 'plate | object', rise: [0.66, 0], cycle: 3.6, limit: ofSet('pushUp', 1.2), easier: ['burpee'], harder: [], standards: ['Chest to the floor, both feet onto the mark'] }),
+  movement('burpee-broad-jump', burpeeing, { adds: true, unit: 'reps', floor: [4, 1], rise: [0.75, 0], cycle: 4.2, limit: ofSet('pushUp', 1.1), easier: ['burpee'], harder: [], standards: ['Chest to the floor, then a jump forward from two feet'] }),
   movement('box-step-over-with-load', jumping, { aliases: ['dumbbell box step-over', 'loaded step-over'], avoid: [], load: held('hands', 2, 'dumbbell', 'kettlebell'), rise: [0.3, 0.3], cycle: 3, limit: ofLift('backSquat', 0.42, 0.32), jumps: false, skill: 0, easier: ['step-over', 'step-up'], harder: ['box-jump-over'], standards: ['Whole foot on top, down the other side'], noReps: ['Hand on the box'] }),
-  movement('tuck-jump', jumping, { needs: '', rise: [0.42, 0], cycle: 1.7, limit: ofLift('backSquat', 0.5, 0.36), easier: ['jumping-squat'], harder: [], standards: ['Knees to hip height'], noReps: ['Knees below the hips'] }),
-  movement('lateral-shuffle', onTheSpot, { aliases: ['side shuffle', 'lateral shuffle step'], floor: [3, 1], avoid: ['running'], joulesPerKg: 3, cycle: 0.45, limit: ease(400), easier: ['jog-on-the-spot'], harder: ['shuttle-run'] }),
-  movement('march-on-the-spot', onTheSpot, { aliases: ['marching', 'march'], joulesPerKg: 2, cycle: 0.5, limit: ease(1500), easier: [], harder: ['jog-on-the-spot'], standards: ['Knee to hip height, one foot on the floor'] }),
-  movement('cross-country-step', onTheSpot, { aliases: ['ski step', 'scissor step', 'split jack'], avoid: ['jumping'], patterns: { rope: 1 }, joulesPerKg: 5, cycle: 0.55, limit: ease(250), floor: [2, 1], easier: ['jog-on-the-spot', 'stepping-jack'], harder: ['jumping-lunge'], standards: ['Feet change front and back together'] }),
+  movement('tuck-jump', jumping, { adds: false, needs: '', rise: [0.42, 0], cycle: 1.7, limit: ofLift('backSquat', 0.5, 0.36), easier: ['jumping-squat'], harder: [], standards: ['Knees to hip height'], noReps: ['Knees below the hips'] }),
+  movement('lateral-shuffle', onTheSpot, { standards: ['Three steps each way, hand to the floor at the turn'], noReps: ['Feet cross'], aliases: ['side shuffle', 'lateral shuffle step'], floor: [3, 1], avoid: ['running'], impact: 0, joulesPerKg: 3, cycle: 0.45, limit: ease(400), easier: ['jog-on-the-spot'], harder: ['shuttle-run'] }),
+  movement('march-on-the-spot', onTheSpot, { noReps: ['Knee short of hip height'], aliases: ['marching', 'march'], avoid: [], joulesPerKg: 2, cycle: 0.5, limit: ease(1500), easier: [], harder: ['jog-on-the-spot'], standards: ['Knee to hip height, one foot on the floor'] }),
+  movement('cross-country-step', onTheSpot, { noReps: ['One foot after the other'], aliases: ['ski step', 'scissor step', 'split jack'], avoid: ['jumping'], patterns: { rope: 1 }, joulesPerKg: 5, cycle: 0.55, limit: ease(250), floor: [2, 1], easier: ['jog-on-the-spot', 'stepping-jack'], harder: ['jumping-lunge'], standards: ['Feet change front and back together'] }),
   movement('side-crawl', crawling, { aliases: ['lateral bear crawl'], floor: [2, 2], cycle: 1.3, easier: ['shoulder-tap', 'plank'], harder: [] }),
+  movement('sled-push', sledding, { aliases: ['push the sled'], easier: ['sled-drag', 'hug-carry', 'bear-crawl'], harder: [] }),
+  movement('sled-drag', sledding, { aliases: ['sled pull', 'backward sled drag', 'drag the sled'], muscles: { quads: 1, calves: 0.5, posterior: 0.5, grip: 0.5 }, easier: ['hug-carry'], harder: ['sled-push'] }),
+  movement('plank-drag', crawling, {
+    aliases: ['bag drag', 'sandbag drag', 'plank bag drag'],
+    unit: 'reps',
+    side: 'alternating',
+    load: held('hands', 1, 'sandbag', 'backpack', 'kettlebell', 'dumbbell'),
+    patterns: { horizontalPull: 0.4, trunkBrace: 0.6 },
+    muscles: { trunk: 1, back: 0.6, shoulders: 0.5, arms: 0.4 },
+    floor: [2, 1],
+    cycle: 2.4,
+    limit: ofLift('row', 0.5),
+    easier: ['shoulder-tap', 'plank-row'],
+    harder: [],
+    standards: ['Hips level, the bag drawn under the body to the other side'],
+    noReps: ['Hips turn with the bag'],
+  }),
   movement('bear-crawl', crawling, { easier: ['shoulder-tap', 'plank'], harder: [] }),
-  movement('crab-walk', crawling, { aliases: ['crab crawl'], muscles: { arms: 1, posterior: 0.7, shoulders: 0.8, trunk: 0.5 }, easier: ['hip-thrust'], harder: [], standards: ['Hips off the floor'] }),
+  movement('crab-walk', crawling, { noReps: ['Hips touch'], aliases: ['crab crawl'], muscles: { arms: 1, posterior: 0.7, shoulders: 0.8, trunk: 0.5 }, easier: ['hip-thrust'], harder: [], standards: ['Hips off the floor'] }),
   movement('wall-ball-squat', jumping, {
     aliases: ['wall ball', 'ball to target'],
     name: 'Squat and throw to target',

@@ -30,11 +30,11 @@ const swinging: Spec = {
   noReps: ['Squatted instead of hinged', 'Bell below shoulder height'],
   cautions: ['Clear the space in front; nobody walks there'],
 };
-const bodyHinge: Spec = { ...hinging, avoid: [], load: null, muscles: { posterior: 1, trunk: 0.4 }, rise: [0.13, 0], cycle: 2 };
+const bodyHinge: Spec = { ...hinging, standards: ['Hips fully open at the top', 'Ribs down'], noReps: ['Hips short of the top'], avoid: [], load: null, muscles: { posterior: 1, trunk: 0.4 }, rise: [0.13, 0], cycle: 2 };
 
 export const hinges = [
   movement('deadlift', hinging, { aliases: ['barbell deadlift'], load: held('hands', 1, 'barbell'), easier: ['dumbbell-deadlift', 'kettlebell-deadlift', 'sandbag-deadlift', 'romanian-deadlift'], harder: ['deficit-deadlift'] }),
-  movement('dumbbell-deadlift', hinging, { aliases: ['two-dumbbell deadlift'], load: held('hands', 2, 'dumbbell'), limit: ofLift('deadlift', 0.72), easier: ['kettlebell-deadlift'], harder: ['deadlift'] }),
+  movement('dumbbell-deadlift', hinging, { aliases: ['two-dumbbell deadlift'], load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('deadlift', 0.72), easier: ['kettlebell-deadlift'], harder: ['deadlift'] }),
   movement('kettlebell-deadlift', hinging, {
     aliases: ['kb deadlift', 'single kettlebell deadlift'],
     load: held('hands', 1, 'kettlebell', 'dumbbell', 'can'),
@@ -63,6 +63,7 @@ export const hinges = [
     load: maybeHeld('hands', 1, 'dumbbell', 'kettlebell', 'can', 'backpack'),
     limit: ofLift('deadlift', 0.24, 0.12),
     easier: ['balance-hinge'],
+    skill: 1,
     harder: [],
   }),
   movement('balance-hinge', oneLeg, {
@@ -96,7 +97,7 @@ export const hinges = [
   movement('single-leg-hip-thrust', bodyHinge, { side: 'perSide', rise: [0.12, 0], cycle: 1.8, limit: ofLift('deadlift', 0.32, 0.3), easier: ['hip-thrust'], harder: ['single-leg-romanian-deadlift'] }),
   movement('good-morning', romanian, { load: held('back', 1, 'barbell'), muscles: { posterior: 1, trunk: 0.6 }, limit: ofLift('deadlift', 0.42), skill: 1, easier: ['dumbbell-good-morning', 'band-good-morning'], harder: [] }),
   movement('dumbbell-good-morning', romanian, { load: held('goblet', 1, 'dumbbell', 'kettlebell', 'backpack'), limit: ofLift('deadlift', 0.3), easier: ['band-good-morning', 'balance-hinge'], harder: ['good-morning'] }),
-  movement('band-good-morning', bodyHinge, { load: held('back', 1, 'band'), limit: ease(60), easier: ['hip-thrust'], harder: ['dumbbell-good-morning'] }),
+  movement('band-good-morning', bodyHinge, { standards: ['Soft knees, hips travel back', 'Stand tall against the band'], noReps: ['Knees bend into a squat'], load: held('back', 1, 'band'), limit: ease(60), easier: ['hip-thrust'], harder: ['dumbbell-good-morning'] }),
   movement('band-hinge', bodyHinge, {
     aliases: ['band pull-through', 'band hinge from an anchor'],
     load: held('hands', 1, 'band'),
@@ -106,7 +107,7 @@ export const hinges = [
     easier: ['hip-thrust'],
     harder: ['kettlebell-swing'],
   }),
-  movement('good-morning-squat', bodyHinge, {
+  movement('good-morning-squat', bodyHinge, { standards: ['Hips back with a flat back, then down between the heels'], noReps: ['Back rounds'],
     aliases: ['hinge-to-squat good morning'],
     patterns: { hinge: 0.5, squat: 0.5 },
     avoid: ['deep_knee'],
@@ -139,7 +140,7 @@ export const hinges = [
   movement('single-arm-kettlebell-swing', swinging, {
     aliases: ['single-arm swing', 'one-arm swing'],
     side: 'perSide',
-    load: held('hands', 1, 'kettlebell', 'dumbbell'),
+    load: held('hands', 1, 'kettlebell', 'dumbbell', 'can'),
     muscles: { posterior: 1, grip: 0.95, trunk: 0.6, shoulders: 0.4 },
     limit: ofLift('deadlift', 0.23),
     easier: ['kettlebell-swing'],
@@ -180,7 +181,7 @@ export const hinges = [
     standards: ['Dumbbell straight overhead, arms locked'],
     noReps: ['Arms bent at the top'],
   }),
-  movement('prone-arch-hold', bodyHinge, {
+  movement('prone-arch-hold', bodyHinge, { noReps: ['Thighs touch'],
     aliases: ['arch hold'],
     unit: 's',
     patterns: { trunkExtension: 1 },
@@ -193,7 +194,7 @@ export const hinges = [
     easier: [],
     harder: [],
   }),
-  movement('prone-arch', bodyHinge, {
+  movement('prone-arch', bodyHinge, { standards: ['Chest and thighs leave the floor together'], noReps: ['Thighs stay down'],
     aliases: ['prone back extension', 'back extension'],
     patterns: { trunkExtension: 1 },
     muscles: { posterior: 0.8, trunk: 1, back: 0.5 },
@@ -203,6 +204,18 @@ export const hinges = [
     easier: [],
     harder: [],
   }),
+  movement('sliding-leg-curl', bodyHinge, {
+    aliases: ['leg curl on sliders', 'towel leg curl'],
+    needs: 'sliders',
+    rise: [0.12, 0],
+    cycle: 2.6,
+    limit: ofLift('deadlift', 0.3, 0.3),
+    skill: 0,
+    easier: ['hip-thrust'],
+    harder: ['single-leg-hip-thrust'],
+    standards: ['Hips stay up, heels slide out and back'],
+    noReps: ['Hips touch the floor'],
+  }),
   movement('farmer-carry', hinging, {
     aliases: ['farmers carry', 'farmer walk', 'farmers walk'],
     family: 'carry',
@@ -211,7 +224,7 @@ export const hinges = [
     muscles: { grip: 1, trunk: 0.6, back: 0.4, quads: 0.3, calves: 0.3 },
     load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'),
     avoid: [],
-    floor: [5, 1],
+    floor: [3, 1],
     rise: [0, 0],
     joulesPerKg: 5,
     cycle: 0.75,
@@ -221,7 +234,7 @@ export const hinges = [
     standards: ['Walk, do not run; shoulders down'],
     noReps: ['Put down and counted'],
   }),
-  movement('suitcase-carry', hinging, {
+  movement('suitcase-carry', hinging, { noReps: ['Put down and counted'],
     aliases: ['single-arm farmer carry', 'one-arm carry'],
     family: 'carry',
     unit: 'm',
@@ -277,7 +290,7 @@ export const hinges = [
     standards: ['Arm straight, load over the foot'],
     noReps: ['Elbow bent'],
   }),
-  movement('hug-carry', hinging, {
+  movement('hug-carry', hinging, { noReps: ['Put down and counted'],
     aliases: ['bear hug carry', 'bag carry', 'sandbag carry'],
     family: 'carry',
     unit: 'm',

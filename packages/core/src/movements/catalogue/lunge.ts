@@ -18,7 +18,7 @@ const lunging: Spec = {
 const stepping: Spec = {
   ...lunging,
   family: 'step',
-  needs: 'box | stairs | bench',
+  needs: 'box | stairs | bench | chair',
   floor: [1, 1],
   rise: [0.28, 0.28],
   cycle: 2.2,
@@ -100,7 +100,7 @@ export const lunges = [
   movement('single-dumbbell-lunge', lunging, { aliases: ['one dumbbell lunge', 'suitcase lunge'], load: held('hands', 1, ...loads, 'can'), cycle: 2.2, limit: ofLift('backSquat', 0.42, 0.3), easier: ['reverse-lunge'], harder: ['dumbbell-lunge'] }),
   movement('hug-lunge', lunging, { aliases: ['sandbag lunge', 'bear hug lunge', 'bag lunge'], load: held('hug', 1, 'sandbag', 'backpack', 'can'), cycle: 2.5, limit: ofLift('backSquat', 0.36, 0.3), easier: ['reverse-lunge'], harder: ['back-rack-lunge'] }),
   movement('curtsy-lunge', lunging, { aliases: ['crossing lunge'], cycle: 2.1, floor: [1, 2], limit: ofLift('backSquat', 0.46, 0.3), load: maybeHeld('goblet', 1, ...loads), easier: ['reverse-lunge'], harder: [] }),
-  movement('lunge-with-pause', lunging, { aliases: ['paused lunge', 'slow lunge'], cycle: 3.6, limit: ofLift('backSquat', 0.42, 0.3), easier: ['reverse-lunge'], harder: [], standards: ['Two seconds still at the bottom'] }),
+  movement('lunge-with-pause', lunging, { adds: true, aliases: ['paused lunge', 'slow lunge'], cycle: 3.6, limit: ofLift('backSquat', 0.42, 0.3), easier: ['reverse-lunge'], harder: [], standards: ['Two seconds still at the bottom'] }),
   movement('kneel-to-stand', lunging, {
     aliases: ['get-up lunge', 'kneeling to standing'],
     avoid: ['deep_knee', 'kneeling'],
@@ -119,7 +119,7 @@ export const lunges = [
     easier: ['low-step-up', 'reverse-lunge'],
     harder: ['box-jump'],
   }),
-  movement('low-step-up', stepping, {
+  movement('low-step-up', stepping, { adds: true,
     aliases: ['stair step-up', 'step-up low'],
     needs: 'box | stairs',
     avoid: [],

@@ -36,6 +36,7 @@ const handstanding: Spec = {
 };
 const dipping: Spec = {
   family: 'dip',
+  avoid: ['overhead'],
   patterns: { verticalPush: 0.5, horizontalPush: 0.5 },
   muscles: { chest: 1, arms: 0.9, shoulders: 0.6, trunk: 0.25 },
   rise: [0.2, 0],
@@ -62,7 +63,24 @@ const pressing: Spec = {
   noReps: ['Elbows soft at the top', 'Leaning back under the load'],
   cautions: ['Check the ceiling at full reach first'],
 };
-const driving: Spec = { ...pressing, muscles: { shoulders: 1, arms: 0.6, trunk: 0.4, quads: 0.35 }, rise: [0.06, rises.press], cycle: 2, skill: 1, standards: ['Dip and drive straight up and down', 'Locked out over the middle of the foot'] };
+const driving: Spec = { ...pressing, fast: true, muscles: { shoulders: 1, arms: 0.6, trunk: 0.4, quads: 0.35 }, rise: [0.06, rises.press], cycle: 2, skill: 1, standards: ['Dip and drive straight up and down', 'Locked out over the middle of the foot'] };
+const seated: Spec = {
+  ...pressing,
+  stance: 'seated',
+  needs: 'chair | box | bench | couch',
+  muscles: { shoulders: 1, arms: 0.7, trunk: 0.3 },
+  cautions: ['Chair against a wall; check the ceiling at full reach first'],
+  standards: ['Sit tall, feet flat', 'Arms straight over the head'],
+  noReps: ['Elbows soft at the top', 'Leaning back under the load'],
+};
+const kneeling: Spec = {
+  ...seated,
+  stance: 'kneeling',
+  needs: '',
+  avoid: ['overhead', 'kneeling'],
+  cautions: ['Something soft under the knees; check the ceiling at full reach first'],
+  standards: ['Knees under the hips, ribs down', 'Arms straight over the head'],
+};
 const lying: Spec = {
   ...pressing,
   patterns: { horizontalPush: 1 },
@@ -80,7 +98,7 @@ const floorPushUp = movement('push-up', pushing, { aliases: ['press-up', 'push u
 
 export const pushes = [
   floorPushUp,
-  movement('hand-release-push-up', pushing, {
+  movement('hand-release-push-up', pushing, { adds: true,
     aliases: ['hand release push-up'],
     cycle: 2.3,
     limit: ofSet('pushUp', 0.85, pushUpShares.floor),
@@ -97,7 +115,7 @@ export const pushes = [
     standards: ['Three seconds down, get up any way'],
   }),
   movement('staggered-push-up', pushing, { side: 'alternating', cycle: 1.9, limit: ofSet('pushUp', 0.85, pushUpShares.floor), easier: ['push-up'], harder: [] }),
-  movement('knee-push-up', pushing, {
+  movement('knee-push-up', pushing, { noReps: ['Hips lead', 'Arms not straight at the top'],
     aliases: ['push-up from the knees', 'kneeling push-up'],
     avoid: ['wrists', 'kneeling'],
     limit: ofSet('pushUp', 1, pushUpShares.knees),
@@ -107,10 +125,11 @@ export const pushes = [
     harder: ['push-up'],
     standards: ['Line from knees to head'],
   }),
-  movement('raised-push-up', pushing, {
+  movement('raised-push-up', pushing, { adds: true,
     aliases: ['hands-raised push-up', 'incline push-up', 'elevated push-up'],
     needs: 'box | chair | table | couch | stairs | bench | wall',
     limit: ofSet('pushUp', 1, pushUpShares.hands60),
+    adjusts: 'height',
     rise: [0.11, 0],
     cycle: 1.55,
     easier: [],
@@ -118,7 +137,7 @@ export const pushes = [
     standards: ['Hands on a steady edge, plank kept'],
     cautions: ['Push the surface into a wall so that it cannot slide'],
   }),
-  movement('feet-raised-push-up', pushing, {
+  movement('feet-raised-push-up', pushing, { adds: true,
     aliases: ['decline push-up'],
     needs: 'box | chair | couch | stairs | bench',
     limit: ofSet('pushUp', 1, pushUpShares.feet60),
@@ -130,7 +149,7 @@ export const pushes = [
   movement('loaded-push-up', pushing, { aliases: ['weighted push-up', 'backpack push-up'], load: held('worn', 1, 'backpack', 'vest', 'plate'), limit: ofLift('benchPress', 0.45, 0.64), rise: [0.13, 0.1], easier: ['push-up'], harder: [] }),
   movement('push-up-with-reach', pushing, { side: 'alternating', cycle: 2.8, limit: ofSet('pushUp', 0.85, pushUpShares.floor), easier: ['push-up'], harder: [] }),
   movement('push-up-with-shoulder-tap', pushing, { aliases: ['push-up shoulder tap'], cycle: 3, limit: ofSet('pushUp', 0.8, pushUpShares.floor), easier: ['push-up'], harder: [] }),
-  movement('walk-out-push-up', pushing, {
+  movement('walk-out-push-up', pushing, { standards: ['Hands walk out to a plank, one push-up, hands walk back', 'Stand tall'],
     aliases: ['walk-out with push-up', 'inchworm push-up'],
     patterns: { horizontalPush: 0.7, hinge: 0.3 },
     avoid: ['wrists', 'inverted'],
@@ -141,7 +160,7 @@ export const pushes = [
     harder: [],
   }),
   movement('dive-through-push-up', pushing, { aliases: ['dive bomber push-up'], avoid: ['wrists', 'inverted'], cycle: 3, rise: [0.2, 0], limit: ofSet('pushUp', 0.7, pushUpShares.floor), skill: 1, easier: ['push-up'], harder: [] }),
-  movement('piked-push-up', pushing, {
+  movement('piked-push-up', pushing, { noReps: ['Hips drop', 'Arms not straight at the top'],
     aliases: ['pike push-up'],
     patterns: { verticalPush: 0.8, horizontalPush: 0.2 },
     muscles: { shoulders: 1, arms: 0.7, chest: 0.4, trunk: 0.3 },
@@ -153,7 +172,7 @@ export const pushes = [
     harder: ['box-handstand-push-up'],
     standards: ['Hips high, the head travels ahead of the hands'],
   }),
-  movement('raised-piked-push-up', pushing, {
+  movement('raised-piked-push-up', pushing, { noReps: ['Hips drop', 'Arms not straight at the top'],
     aliases: ['piked push-up with hands raised', 'incline pike push-up'],
     needs: 'box | chair | couch | bench',
     patterns: { verticalPush: 0.7, horizontalPush: 0.3 },
@@ -175,20 +194,20 @@ export const pushes = [
     harder: ['strict-handstand-push-up'],
     standards: ['Hips over the hands, head ahead of them'],
   }),
-  movement('handstand-push-up', handstanding, { aliases: ['hspu', 'handstand pushup'], limit: ofSet('handstandPushUp', 1.5), easier: ['box-handstand-push-up', 'piked-push-up'], harder: ['strict-handstand-push-up'] }),
-  movement('kipping-handstand-push-up', handstanding, { limit: ofSet('handstandPushUp', 1.6), cycle: 2.3, easier: ['box-handstand-push-up'], harder: [] }),
-  movement('strict-handstand-push-up', handstanding, { limit: ofSet('handstandPushUp', 1), easier: ['box-handstand-push-up', 'piked-push-up'], harder: [] }),
-  movement('handstand-hold', handstanding, { unit: 's', rise: [0, 0], joulesPerKg: 6, cycle: 1, limit: ofSet('plank', 0.4), skill: 2, easier: ['piked-push-up'], harder: ['handstand-push-up'] }),
-  movement('handstand-shoulder-tap', handstanding, { aliases: ['handstand tap', 'handstand taps'], side: 'alternating', rise: [0.01, 0], joulesPerKg: 6, cycle: 1.6, limit: ofSet('plank', 0.12), easier: ['handstand-hold', 'shoulder-tap'], harder: [], standards: ['Hand to the other shoulder, hips still'], noReps: ['Feet leave the wall'] }),
+  movement('handstand-push-up', handstanding, { mustBeTold: true, aliases: ['hspu', 'handstand pushup'], limit: ofSet('handstandPushUp', 1.5), easier: ['box-handstand-push-up', 'piked-push-up'], harder: ['strict-handstand-push-up'] }),
+  movement('kipping-handstand-push-up', handstanding, { mustBeTold: true, limit: ofSet('handstandPushUp', 1.6), cycle: 2.3, easier: ['box-handstand-push-up'], harder: [] }),
+  movement('strict-handstand-push-up', handstanding, { mustBeTold: true, limit: ofSet('handstandPushUp', 1), easier: ['box-handstand-push-up', 'piked-push-up'], harder: [] }),
+  movement('handstand-hold', handstanding, { standards: ['Heels on the wall, arms straight'], noReps: ['Arms bend'], unit: 's', rise: [0, 0], joulesPerKg: 6, cycle: 1, limit: ofSet('plank', 0.4), skill: 2, easier: ['piked-push-up'], harder: ['handstand-push-up'] }),
+  movement('handstand-shoulder-tap', handstanding, { mustBeTold: true, aliases: ['handstand tap', 'handstand taps'], side: 'alternating', rise: [0.01, 0], joulesPerKg: 6, cycle: 1.6, limit: ofSet('plank', 0.12), easier: ['handstand-hold', 'shoulder-tap'], harder: [], standards: ['Hand to the other shoulder, hips still'], noReps: ['Feet leave the wall'] }),
   movement('wall-walk', handstanding, { aliases: ['wall climb', 'wall walks'], rise: [0.45, 0], cycle: 8, limit: ofSet('pushUp', 0.28), skill: 2, easier: ['walk-out-push-up', 'piked-push-up'], harder: [], standards: ['Chest to the floor at the start, hands to the line at the wall'], noReps: ['Hands short of the line'] }),
-  movement('ring-push-up', pushing, { needs: 'rings', aliases: ['push-up on rings'], muscles: { chest: 1, arms: 0.65, shoulders: 0.55, trunk: 0.45 }, limit: ofSet('pushUp', 0.7, pushUpShares.floor), cycle: 2, skill: 1, easier: ['push-up'], harder: ['ring-dip'] }),
+  movement('ring-push-up', pushing, { adds: true, needs: 'rings', aliases: ['push-up on rings'], muscles: { chest: 1, arms: 0.65, shoulders: 0.55, trunk: 0.45 }, limit: ofSet('pushUp', 0.7, pushUpShares.floor), cycle: 2, skill: 1, easier: ['push-up'], harder: ['ring-dip'] }),
   movement('close-hand-push-up', pushing, { aliases: ['narrow push-up', 'diamond push-up'], muscles: { chest: 0.8, arms: 1, shoulders: 0.5, trunk: 0.35 }, limit: ofSet('pushUp', 0.72, pushUpShares.floor), cycle: 1.8, easier: ['push-up'], harder: [] }),
   movement('ring-dip', dipping, { needs: 'rings', easier: ['bar-dip', 'chair-dip', 'hand-release-push-up'], harder: [], skill: 2 }),
   movement('bar-dip', dipping, { aliases: ['dip', 'parallel bar dip'], needs: 'dipBar', limit: ofSet('dip', 1.3), skill: 1, easier: ['chair-dip', 'push-up'], harder: ['ring-dip'] }),
   movement('chair-dip', dipping, {
     aliases: ['bench dip'],
     needs: 'chair | bench | couch | box',
-    avoid: ['wrists'],
+    avoid: ['wrists', 'overhead'],
     limit: ofSet('pushUp', 0.75),
     rise: [0.14, 0],
     cycle: 1.8,
@@ -200,7 +219,7 @@ export const pushes = [
   movement('strict-press', pressing, { aliases: ['press', 'shoulder press', 'overhead press', 'barbell press'], load: held('rack', 1, 'barbell'), avoid: ['overhead', 'wrists'], easier: ['dumbbell-strict-press'], harder: [] }),
   movement('dumbbell-strict-press', pressing, {
     aliases: ['dumbbell press', 'dumbbell shoulder press'],
-    load: held('rack', 2, 'dumbbell', 'kettlebell'),
+    load: held('rack', 2, 'dumbbell', 'kettlebell', 'can'),
     limit: ofLift('strictPress', 0.84),
     easier: ['single-arm-dumbbell-press', 'piked-push-up'],
     harder: ['strict-press'],
@@ -209,7 +228,7 @@ export const pushes = [
     aliases: ['single-arm press', 'one-arm press', 'single-arm strict press'],
     side: 'perSide',
     load: held('shoulder', 1, 'dumbbell', 'kettlebell', 'can'),
-    limit: ofLift('strictPress', 0.44),
+    limit: ofLift('strictPress', 0.48),
     muscles: { shoulders: 1, arms: 0.6, trunk: 0.6 },
     easier: ['two-hand-dumbbell-press'],
     harder: ['dumbbell-strict-press'],
@@ -222,22 +241,29 @@ export const pushes = [
     harder: ['single-arm-dumbbell-press'],
   }),
   movement('push-press', driving, { load: held('rack', 1, 'barbell'), avoid: ['overhead', 'wrists'], limit: ofLift('strictPress', 1.35), easier: ['strict-press', 'dumbbell-push-press'], harder: ['push-jerk'] }),
-  movement('dumbbell-push-press', driving, { load: held('rack', 2, 'dumbbell', 'kettlebell'), limit: ofLift('strictPress', 1.12), easier: ['single-arm-dumbbell-push-press', 'two-hand-dumbbell-press'], harder: ['push-press'] }),
+  movement('dumbbell-push-press', driving, { load: held('rack', 2, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('strictPress', 1.12), easier: ['single-arm-dumbbell-push-press', 'two-hand-dumbbell-press'], harder: ['push-press'] }),
   movement('single-arm-dumbbell-push-press', driving, {
     aliases: ['single-arm push press'],
     side: 'perSide',
     load: held('shoulder', 1, 'dumbbell', 'kettlebell', 'can'),
-    limit: ofLift('strictPress', 0.58),
+    limit: ofLift('strictPress', 0.66),
     muscles: { shoulders: 1, arms: 0.55, trunk: 0.6, quads: 0.3 },
     easier: ['two-hand-dumbbell-press'],
     harder: ['dumbbell-push-press'],
   }),
-  movement('kettlebell-press', pressing, { aliases: ['single-arm kettlebell press', 'kettlebell strict press'], side: 'perSide', load: held('rack', 1, 'kettlebell'), limit: ofLift('strictPress', 0.43), muscles: { shoulders: 1, arms: 0.6, trunk: 0.6 }, easier: ['two-hand-dumbbell-press'], harder: ['dumbbell-strict-press'] }),
+  movement('kettlebell-press', pressing, { aliases: ['single-arm kettlebell press', 'kettlebell strict press'], side: 'perSide', load: held('rack', 1, 'kettlebell'), limit: ofLift('strictPress', 0.48), muscles: { shoulders: 1, arms: 0.6, trunk: 0.6 }, easier: ['two-hand-dumbbell-press'], harder: ['dumbbell-strict-press'] }),
   movement('band-press', pressing, { aliases: ['band overhead press'], load: held('rack', 1, 'band'), limit: ofLift('strictPress', 0.9), easier: ['piked-push-up'], harder: ['two-hand-dumbbell-press'] }),
-  movement('dumbbell-bench-press', lying, { load: held('hands', 2, 'dumbbell', 'kettlebell'), needs: 'bench', limit: ofLift('benchPress', 0.8), rise: [0, 0.24], easier: ['dumbbell-floor-press', 'push-up'], harder: ['bench-press'] }),
+  movement('dumbbell-bench-press', lying, { standards: ['Dumbbells level with the chest', 'Arms straight at the top'], load: held('hands', 2, 'dumbbell', 'kettlebell'), needs: 'bench', limit: ofLift('benchPress', 0.8), rise: [0, 0.24], easier: ['dumbbell-floor-press', 'push-up'], harder: ['bench-press'] }),
   movement('dumbbell-push-jerk', driving, { aliases: ['dumbbell jerk'], load: held('rack', 2, 'dumbbell', 'kettlebell'), limit: ofLift('strictPress', 1.2), skill: 2, easier: ['dumbbell-push-press'], harder: ['push-jerk'] }),
+  movement('seated-dumbbell-press', seated, { aliases: ['seated press', 'sitting dumbbell press'], load: held('rack', 2, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('strictPress', 0.82), easier: ['seated-single-arm-press'], harder: ['dumbbell-strict-press'] }),
+  movement('seated-single-arm-press', seated, { aliases: ['seated single-arm dumbbell press'], side: 'perSide', load: held('shoulder', 1, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('strictPress', 0.42), easier: ['seated-two-hand-press'], harder: ['seated-dumbbell-press'] }),
+  movement('seated-two-hand-press', seated, { aliases: ['seated goblet press'], load: held('goblet', 1, 'dumbbell', 'kettlebell', 'can', 'sandbag', 'backpack'), limit: ofLift('strictPress', 0.64), easier: [], harder: ['seated-single-arm-press'] }),
+  movement('kneeling-dumbbell-press', kneeling, { aliases: ['kneeling press', 'tall-kneeling dumbbell press'], load: held('rack', 2, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('strictPress', 0.8), easier: ['half-kneeling-press'], harder: ['dumbbell-strict-press'] }),
+  movement('half-kneeling-press', kneeling, { aliases: ['half-kneeling dumbbell press', 'half-kneeling single-arm press'], side: 'perSide', load: held('shoulder', 1, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('strictPress', 0.42), easier: ['kneeling-two-hand-press'], harder: ['kneeling-dumbbell-press'] }),
+  movement('kneeling-two-hand-press', kneeling, { aliases: ['kneeling goblet press'], load: held('goblet', 1, 'dumbbell', 'kettlebell', 'can', 'sandbag', 'backpack'), limit: ofLift('strictPress', 0.64), easier: [], harder: ['half-kneeling-press'] }),
+  movement('fist-push-up', pushing, { aliases: ['push-up on fists', 'knuckle push-up'], avoid: [], cycle: 1.8, limit: ofSet('pushUp', 0.95, pushUpShares.floor), easier: ['raised-push-up'], harder: [], standards: ['Knuckles on a folded towel, wrists straight', 'Chest to the floor, arms straight at the top'], cautions: ['Something soft under the fists'] }),
   movement('sandbag-press', pressing, { aliases: ['bag press'], load: held('hug', 1, 'sandbag', 'backpack', 'can'), limit: ofLift('strictPress', 0.8), easier: ['two-hand-dumbbell-press'], harder: [] }),
-  movement('overhead-hold', pressing, {
+  movement('overhead-hold', pressing, { noReps: ['Elbows bend'],
     unit: 's',
     load: held('overhead', 1, 'dumbbell', 'kettlebell', 'barbell', 'plate', 'can', 'backpack', 'sandbag'),
     rise: [0, 0],
@@ -249,7 +275,7 @@ export const pushes = [
     standards: ['Arms straight, ribs down'],
   }),
   movement('floor-press', lying, { aliases: ['barbell floor press'], load: held('hands', 1, 'barbell'), limit: ofLift('benchPress', 0.9), easier: ['dumbbell-floor-press', 'push-up'], harder: ['bench-press'] }),
-  movement('dumbbell-floor-press', lying, { load: held('hands', 2, 'dumbbell', 'kettlebell'), limit: ofLift('benchPress', 0.74), easier: ['single-dumbbell-floor-press', 'push-up'], harder: ['floor-press'] }),
+  movement('dumbbell-floor-press', lying, { load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('benchPress', 0.74), easier: ['single-dumbbell-floor-press', 'push-up'], harder: ['floor-press'] }),
   movement('single-dumbbell-floor-press', lying, {
     aliases: ['single-arm floor press'],
     side: 'perSide',
@@ -258,8 +284,8 @@ export const pushes = [
     easier: ['push-up'],
     harder: ['dumbbell-floor-press'],
   }),
-  movement('bench-press', lying, { load: held('hands', 1, 'barbell'), needs: 'bench', limit: ofLift('benchPress', 1), rise: [0, 0.24], easier: ['floor-press', 'push-up'], harder: [], cautions: ['Spotter or safety arms for heavy sets'] }),
-  movement('wall-plank', pushing, {
+  movement('bench-press', lying, { standards: ['Bar touches the chest', 'Arms straight at the top'], load: held('hands', 1, 'barbell'), needs: 'bench', limit: ofLift('benchPress', 1), rise: [0, 0.24], easier: ['floor-press', 'push-up'], harder: [], cautions: ['Spotter or safety arms for heavy sets'] }),
+  movement('wall-plank', pushing, { noReps: ['Elbows bend'],
     unit: 's',
     needs: 'wall',
     patterns: { trunkBrace: 0.6, verticalPush: 0.4 },

@@ -1,0 +1,59 @@
+/**
+ * Loads that belong together are made one: a linked string goes with what is in the hands, slots written with one load keep one, and one load goes for all where the
+ * coach says so. The slot that bears least decides. Two loads for one pattern only where the kit forces it.
+ */
+import { movementOf } from '../../movements/catalogue';
+import type { FeasibleLoad } from '../../kit/loads';
+import { demandOf } from '../../simulate/demand';
+import { boutOf } from '../../stimulus/bout';
+import { ownedFor, totalKg } from '../slot/load';
+import type { Option } from '../slot/option';
+import type { AdaptContext, SlotQuestion } from '../slot/question';
+
+/** The option with another load: its feel follows. */
+export function withLoad(option: Option, load: FeasibleLoad, question: SlotQuestion, context: AdaptContext): Option {
+  const demand = demandOf(option.movement, option.unit, context.capacity, totalKg(load), option.heightCm, question.vestKg);
+  const before = demandOf(option.movement, option.unit, context.capacity, option.load ? totalKg(option.load) : 0, option.heightCm, question.vestKg);
+  // what a bout costs is its count times what one rep costs
+  const count = option.bout.joulesPerKg / Math.max(1e-6, before.joulesPerKg);
+  return {
+    ...option,
+    load,
+    openLoad: false,
+    bout: boutOf(demand, count, context.capacity),
+    repsToFailure: demand.repsToFailure,
+    share: demand.share,
+    loadShare: demand.maxKg ? totalKg(load) / demand.maxKg : null,
+  };
+}
+
+/** Slots whose loads go together, as lists of slot numbers. */
+function groupsOf(questions: readonly SlotQuestion[], options: readonly Option[], oneLoad: boolean): number[][] {
+  const groups = new Map<string, number[]>();
+  questions.forEach(({ slot }, index) => {
+    const { load } = options[index]!;
+    if (!load) return;
+    const written = slot.load?.kind === 'mass' ? `${slot.load.men}/${slot.load.women}x${slot.load.count}` : null;
+    const kind = `${load.implement} ${load.count}`;
+    const key = oneLoad ? kind : slot.link !== null ? `${kind} link ${slot.link}` : written === null ? null : `${kind} ${written}`;
+    if (key !== null) groups.set(key, [...(groups.get(key) ?? []), index]);
+  });
+  return [...groups.values()].filter((group) => group.length > 1);
+}
+
+export function withSharedLoads(questions: readonly SlotQuestion[], options: readonly Option[], context: AdaptContext, oneLoad: boolean): readonly Option[] {
+  let shared = options;
+  for (const group of groupsOf(questions, options, oneLoad)) {
+    const loads = group.map((index) => shared[index]!.load!);
+    if (loads.every((load) => load.grams === loads[0]!.grams)) continue;
+    const lightest = loads.reduce((best, load) => (load.grams < best.grams ? load : best));
+    const canAll = group.every((index) =>
+      ownedFor(movementOf(shared[index]!.movement), context).some((load) => load.grams === lightest.grams && load.implement === lightest.implement),
+    );
+    if (canAll)
+      shared = shared.map((option, index) =>
+        group.includes(index) && option.load!.grams !== lightest.grams ? withLoad(option, lightest, questions[index]!, context) : option,
+      );
+  }
+  return shared;
+}

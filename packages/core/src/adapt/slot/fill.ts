@@ -1,0 +1,230 @@
+/**
+ * The ways to fill one slot, nearest first: propose movements, admit those that hurt nobody and fit the room, load, count, style, rank.
+ * Each step is a room of its own; an option that falls out of one is gone.
+ */
+import { movementOf } from '../../movements/catalogue';
+import { findInHand, implementToSay, nameInHand } from '../../movements/in-hand';
+import type { Movement } from '../../movements/movement';
+import { findMovement } from '../../movements/names';
+import { constants } from '../../simulate/body';
+import { demandOf, maxOf, type Demand } from '../../simulate/demand';
+import { atTempo } from '../../simulate/program';
+import { boutOf, type Bout } from '../../stimulus/bout';
+import { isAdmitted } from './admit';
+import { countFor, isFiller, unitFor, type Counted } from './count';
+import { isSkill, nearlyUnbroken } from './half-skill';
+import { hardLimits } from './hard-limits';
+import { heightsFor, wallCm } from './heights';
+import { allByLikeness } from './likeness';
+import { loadFor, totalKg, type ChosenLoad } from './load';
+import type { Option } from './option';
+import { propose, type Proposed } from './propose';
+import { isNewer, type AdaptContext, type SlotQuestion } from './question';
+import { kinOf, ranked, stepOf, type Rank } from './rank';
+import { isWished, schoolOf } from './schools';
+import { tempoFor } from './style';
+
+/** share of the coach's own count that must be there in one go: an alternative far beyond the athlete is none (round figure) */
+const coachsLeast = 0.25;
+/** the same for what was written, and for a movement of the model's (round figures) */
+const writtenLeast = 0.3;
+const modelsLeast = 0.2;
+/** beyond this effort, or below that one, against what is meant, no lever of the kit repairs it (round figures) */
+const hopelesslyHeavy = 3;
+const hopelesslyLight = 0.2;
+
+/** Share of the written set that makes a skill one that can be asked, by the school on skills half owned. */
+function skillShare({ mustBeTold }: Movement, { halfSkill }: AdaptContext['rules']): number {
+  if (halfSkill === 'attempts') return 0;
+  return halfSkill === 'smallSets' ? 0.2 : mustBeTold ? nearlyUnbroken : writtenLeast;
+}
+
+/** A movement below its first rep is no swap; a half-owned skill is one only under the rule that says so. */
+function isAble({ movement, coachRank, nearness }: Proposed, reps: number, whole: number, meant: number, isHold: boolean, { rules }: AdaptContext): boolean {
+  if (isHold) return reps >= 5;
+  if (movement.limit.by === 'engine' || movement.limit.by === 'ease' || movement.adjusts === 'angle') return true;
+  const inside = reps * constants.insideShare;
+  if (inside < 1.5) return whole <= 1 && reps >= 1;
+  // a skill is owned or not by the set that was written, not by what could be cut from it
+  if (isSkill(movement)) return inside >= Math.max(whole, meant) * skillShare(movement, rules);
+  return inside >= whole * (coachRank !== null ? coachsLeast : nearness === 'written' ? writtenLeast : modelsLeast);
+}
+
+/** The words of an option read back to it; where they are another movement's name, that movement says it better. */
+function readsBack(movement: Movement, implement: Parameters<typeof implementToSay>[1] | null): boolean {
+  const say = implement && implementToSay(movement.id, implement);
+  if (!say) return true;
+  const name = nameInHand(movement.id, say);
+  const found = findMovement(name) === null ? findInHand(name) : null;
+  return found?.id === movement.id && found.implement === say;
+}
+
+interface Draft {
+  readonly proposed: Proposed;
+  readonly chosen: ChosenLoad;
+  readonly heightCm: number | null;
+  readonly demand: Demand;
+  readonly counted: Counted;
+}
+
+/** Loads and counts of one movement: one option, or one for each surface it can be set to. */
+function drafts(proposed: Proposed, question: SlotQuestion, context: AdaptContext, forced: boolean): Draft[] {
+  const { movement, source } = proposed;
+  const chosen = loadFor(movement, question, source, context) ?? (forced ? { load: null, open: false } : null);
+  if (!chosen || !readsBack(movement, chosen.load?.implement ?? null)) return [];
+  const original = movementOf(question.slot.movement);
+  const kept = movement.id === question.slot.movement;
+  const unit =
+    proposed.coachRank !== null && source.count.kind !== 'matchTime'
+      ? source.unit
+      : kept
+        ? question.slot.unit
+        : unitFor(original, movement, question.slot.unit);
+  return heightsFor(movement, source, context).flatMap((heightCm) => {
+    if (!forced && hardLimits(movement, context, chosen.load, heightCm).length > 0) return [];
+    const loadKg = chosen.load ? totalKg(chosen.load) : chosen.open ? 0.5 * (maxOf(movement, context.capacity) ?? 0) : 0;
+    const demand = demandOf(movement.id, unit, context.capacity, loadKg, heightCm, question.vestKg);
+    return [{ proposed, chosen, heightCm, demand, counted: countFor({ proposed, demand, question, context }) }];
+  });
+}
+
+/** 0 within a third of the effort meant; heavier counts at once, lighter only where a load is to be felt. */
+function effortBucket(now: number, meant: number, loaded: boolean): number {
+  const more = Math.log(Math.max(0.02, now) / Math.max(0.02, meant));
+  if (more > Math.log(1.5)) return more > Math.log(2.25) ? 2 : 1;
+  return loaded && more < -Math.log(2.25) ? 1 : 0;
+}
+/** A set that would be broken more than once where it was not meant to be: an easier stand-in keeps the count. */
+const tooHard = {
+  usual: { set: 1.5, than: 1.8 },
+  /** newer athletes keep their counts with an easier movement */
+  newer: { set: 0.9, than: 1.5 },
+  /** what has a load has its levers (C15): the count may come down before the movement is left */
+  loaded: { set: 2.2, than: 2 },
+  /** what stands for a run goes on for minutes, and may be broken */
+  breath: { set: 3, than: 0 },
+} as const;
+function hardnessOf(original: Movement, loaded: boolean, { athlete }: AdaptContext): keyof typeof tooHard {
+  if (original.limit.by === 'engine') return 'breath';
+  return loaded ? 'loaded' : isNewer(athlete) ? 'newer' : 'usual';
+}
+const isTooHard = (setShare: number, meant: number, kind: keyof typeof tooHard): boolean =>
+  setShare > tooHard[kind].set && setShare > tooHard[kind].than * meant;
+
+function rankOf({ proposed, counted, demand }: Draft, question: SlotQuestion, context: AdaptContext, taken: ReadonlySet<string>): Rank {
+  const { movement, nearness, coachRank, order } = proposed;
+  const original = movementOf(question.slot.movement);
+  const meant = question.stimulus.bout.setShare;
+  const bout = boutOf(demand, counted.plain, context.capacity);
+  const { setShare } = bout;
+  // another workout with the same stimulus: the likest bout, whatever the movement
+  const another = context.rules.homeVersion === 'another' && nearness !== 'written' && nearness !== 'likeness';
+  const loaded = movement.load !== null && original.load !== null;
+  const effort = setShare / Math.max(0.02, meant);
+  const kept = nearness === 'written';
+  // fewer of what is near are nearer than as many of something else
+  const leavesTheMuscles = nearness === 'muscles' || nearness === 'likeness';
+  return {
+    wish: isWished(movement, original, context.athlete) ? -1 : 0,
+    coach: kept ? -1 : (coachRank ?? question.slot.alternatives.length),
+    leaves: leavesPattern(original, movement, question) ? 1 : 0,
+    beyondRepair: setShare > hopelesslyHeavy * Math.max(1, meant) || (loaded && !kept && effort < hopelesslyLight) ? 1 : 0,
+    kin: another ? kinOf('range') : kinOf(nearness),
+    tooHard: kept ? 0 : leavesTheMuscles ? 2 : movement.adjusts === null && isTooHard(setShare, meant, hardnessOf(original, loaded, context)) ? 1 : 0,
+    school: schoolOf(movement.id, original, counted.rule, context.rules),
+    step: another ? stepOf('position') : stepOf(nearness),
+    filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.id.startsWith('march') ? 2 : 1) : 0,
+    taken: !kept && taken.has(movement.id) ? 1 : 0,
+    implement: !loaded || sameImplement(movement, original) ? 0 : 1,
+    effort: kept ? 0 : effortBucket(setShare, meant, loaded),
+    order: another ? unlike(bout, question) : order,
+  };
+}
+
+/** How far a bout is from the one meant, in time and effort, in tenths of a logarithm. */
+function unlike({ seconds, setShare }: Bout, { stimulus }: SlotQuestion): number {
+  const away = (now: number, meant: number): number => Math.abs(Math.log(Math.max(0.02, now) / Math.max(0.02, meant)));
+  return Math.round(10 * (away(seconds, stimulus.bout.seconds) + away(setShare, stimulus.bout.setShare)));
+}
+
+/** A bar for a bar, bells for bells: what the coach had in mind is taken first where several are as near. */
+const sameImplement = (a: Movement, b: Movement): boolean => (a.load?.implements[0] === 'barbell') === (b.load?.implements[0] === 'barbell');
+
+function leavesPattern(original: Movement, movement: Movement, { intent }: SlotQuestion): boolean {
+  const share = (each: Movement): number => intent.mustStay.reduce((sum, pattern) => sum + (each.patterns[pattern] ?? 0), 0);
+  return share(original) >= 0.4 && share(movement) < 0.4;
+}
+
+function optionOf(draft: Draft, question: SlotQuestion, context: AdaptContext, taken: ReadonlySet<string>): Option {
+  const { proposed, chosen, heightCm, counted } = draft;
+  const { movement } = proposed;
+  const first = boutOf(draft.demand, counted.whole, context.capacity);
+  const tempo = tempoFor(movement, counted.unit, first.setShare, question, context);
+  const demand = tempo ? atTempo(draft.demand, tempo) : draft.demand;
+  const bout = tempo ? boutOf(demand, counted.whole, context.capacity) : first;
+  const max = maxOf(movement, context.capacity);
+  return {
+    movement: movement.id,
+    nearness: proposed.nearness,
+    unit: counted.unit,
+    count: counted.count,
+    perSide: counted.perSide,
+    load: chosen.load,
+    openLoad: chosen.open,
+    heightCm,
+    tempo,
+    rule: counted.rule ?? (tempo && context.rules.loadGone === 'tempo' ? 'loadGone' : null),
+    said: counted.said,
+    coachRank: proposed.coachRank,
+    bout,
+    repsToFailure: demand.repsToFailure,
+    share: demand.share,
+    loadShare: chosen.load && max ? totalKg(chosen.load) / max : null,
+    rank: rankOf(draft, question, context, taken),
+  };
+}
+
+/** hands on a wall only where every edge would break the set so often (round figure) */
+const wallOnlyFrom = 2;
+/** Of several surfaces the lowest on which the set is still unbroken when fresh (C18, common practice), a wall last; none is: the highest. */
+function lowestUnbroken(options: readonly Option[]): Option[] {
+  const edges = options.filter(({ heightCm }) => heightCm !== wallCm);
+  const highest = edges[edges.length - 1];
+  if (!highest || highest.bout.setShare > wallOnlyFrom) return options.slice(-1);
+  return [edges.find(({ bout }) => bout.setShare <= 0.95) ?? highest];
+}
+
+function optionsOf(proposed: Proposed, question: SlotQuestion, context: AdaptContext, taken: ReadonlySet<string>, forced: boolean): Option[] {
+  const { movement } = proposed;
+  const made = drafts(proposed, question, context, forced).flatMap((draft) => {
+    const { demand, counted } = draft;
+    const whole = counted.whole / (counted.perSide ? 2 : 1);
+    const meant = movement.id === question.slot.movement ? question.stimulus.count : 0;
+    return forced || isAble(proposed, demand.repsToFailure, whole, meant, demand.isHold, context) ? [optionOf(draft, question, context, taken)] : [];
+  });
+  return movement.adjusts === 'height' && made.length > 1 ? lowestUnbroken(made) : made;
+}
+
+/**
+ * Every way to fill the slot that breaks no hard limit, nearest first.
+ * @param only restrict to one movement (a coach's question or lock): it is answered whatever it breaks
+ * @param taken movements that other slots of the part do already
+ */
+export function optionsFor(question: SlotQuestion, context: AdaptContext, only: string | null = null, taken: ReadonlySet<string> = new Set()): Option[] {
+  const made = (list: readonly Proposed[], forced: boolean): Option[] => list.flatMap((proposed) => optionsOf(proposed, question, context, taken, forced));
+  if (only !== null) return ranked(made(propose(question.slot, only), true));
+  const near = ranked(
+    made(
+      propose(question.slot, null).filter((each) => isAdmitted(each, question, context)),
+      false,
+    ),
+  );
+  return near.length > 0 ? near : ranked(made(farOnes(question, context), false)).slice(0, 5);
+}
+
+/** Nothing near can be done: of all there is, what is likest, without a load that was not written. */
+function farOnes(question: SlotQuestion, context: AdaptContext): Proposed[] {
+  return allByLikeness(question.slot.movement)
+    .map(({ movement, nearness, order }): Proposed => ({ movement, nearness, order, coachRank: null, source: question.slot }))
+    .filter((each) => (each.movement.load === null || each.movement.load.optional) && isAdmitted(each, question, context));
+}

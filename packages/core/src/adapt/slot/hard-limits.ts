@@ -1,0 +1,35 @@
+/** What is never traded: kit, floor, ceiling, noise, avoid-list, range, and skills that must be told. */
+import { obstacles, type Obstacle } from '../../kit/feasible';
+import type { FeasibleLoad } from '../../kit/loads';
+import type { Athlete } from '../../athlete/athlete';
+import type { Movement } from '../../movements/movement';
+import type { AdaptContext } from './question';
+
+/** Skill an athlete of this level may be given, unless a known max or best set says otherwise. */
+const skillAllowed = { new: 1, newer: 2, trained: 3, competitive: 3 } as const;
+
+/** The file says it: owned, or half; a told max or best set says it too. */
+export function isTold({ skills, maxes, bestSets }: Athlete, movement: Movement): boolean {
+  const said = skills[movement.id];
+  if (said !== undefined) return said !== 'no';
+  if ((maxes[movement.id]?.kg ?? 0) > 0 || (bestSets[movement.id] ?? 0) >= 1) return true;
+  const kin = kinOfSkill(movement);
+  return Object.keys({ ...maxes, ...bestSets }).some((id) => kin(id) && ((maxes[id]?.kg ?? 0) > 0 || (bestSets[id] ?? 0) >= 1));
+}
+/** A told strict handstand push-up tells the free one; a told snatch the power snatch. */
+const skillKin: readonly RegExp[] = [/handstand-push-up$/, /muscle-up$/, /(?:^|-)snatch$/, /^double-under$/, /^pistol$/, /^rope-climb$/, /kipping-pull-up$/];
+function kinOfSkill({ id, load }: Movement): (other: string) => boolean {
+  const family = skillKin.find((each) => each.test(id));
+  return (other) =>
+    family !== undefined && family.test(other) && !/^(?:box|dumbbell|kettlebell|double)-/.test(other) && (load !== null || !/snatch/.test(other));
+}
+
+/** All hard limits of one movement for one athlete in one place. Empty when it may be done. */
+export function hardLimits(movement: Movement, context: AdaptContext, load: FeasibleLoad | null = null, heightCm: number | null = null): Obstacle[] {
+  const { athlete, place } = context;
+  const found = obstacles(movement, athlete, place, load, heightCm);
+  const told = isTold(athlete, movement);
+  if (athlete.skills[movement.id] === 'no' || (movement.mustBeTold && !told) || (movement.skill > skillAllowed[athlete.level] && !told))
+    found.push({ code: 'skill', skill: movement.skill });
+  return found;
+}

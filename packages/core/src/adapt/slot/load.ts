@@ -1,0 +1,101 @@
+/**
+ * The load of an option, from what is owned. The written one, or the nearest owned, stays unless its feel is another for this athlete; for another movement it is
+ * the load that is felt as the written one is by the reference. What the score asks for comes later, as an edit.
+ */
+import { shareAtReps } from '../../capacity/strength-laws';
+import { loadsFor, type FeasibleLoad } from '../../kit/loads';
+import type { Movement } from '../../movements/movement';
+import { maxOf, sideRest } from '../../simulate/demand';
+import type { Slot } from '../../workout/workout';
+import type { AdaptContext, SlotQuestion } from './question';
+
+export interface ChosenLoad {
+  readonly load: FeasibleLoad | null;
+  /** the load stays as it is written: to be built up, or for the athlete to choose */
+  readonly open: boolean;
+}
+const bare: ChosenLoad = { load: null, open: false };
+
+/** nearer than this to the written load is the written load (common practice: within a tenth) */
+const asGood = 0.1;
+/** the athlete's reps at hand with the written load, against the reference's: below this share it feels like another load (a third harder) */
+const feelsAlike = 0.62;
+/** below this share of the load wanted a movement that need not be loaded is done without */
+const worthCarrying = 0.4;
+/** of the reps at hand with the written load, by the house rule on the choice of load: heaviest, light (round figures) */
+const feelByRule: Readonly<Record<string, number>> = { unbroken: 1, heaviest: 0.7, light: 1.4 };
+/** the house rule "lighter first": a newer athlete gets what leaves half as many reps again */
+const lighterForNewer = 1.5;
+
+export const totalKg = ({ grams, count }: FeasibleLoad): number => (grams * count) / 1000;
+
+/** Whole load as it is written for this athlete, kg; null where none is. */
+export function writtenKg(slot: Slot, context: AdaptContext, movement: Movement): number | null {
+  const { category, bodyMassKg } = context.athlete;
+  switch (slot.load?.kind) {
+    case 'mass':
+      return slot.load[category] * slot.load.count;
+    case 'bodyShare':
+      return slot.load[category] * bodyMassKg;
+    case 'share': {
+      const max = maxOf(movement, context.capacity);
+      return max === null ? null : slot.load[category] * max;
+    }
+    default:
+      return null;
+  }
+}
+
+/** Reps at hand that the load should leave: as many as the reference has, changed by the house rules. */
+function wantedReps({ stimulus, strength }: SlotQuestion, { rules, athlete }: AdaptContext): number {
+  const newer = rules.newerAthlete === 'lighter' && (athlete.level === 'new' || athlete.level === 'newer') ? lighterForNewer : 1;
+  return strength ? stimulus.repsToFailure : Math.max(2, stimulus.repsToFailure * (feelByRule[rules.loadChoice] ?? 1) * newer);
+}
+
+/** The external load that leaves so many reps, kg; null where loads do not limit the movement. */
+function kgForReps(movement: Movement, reps: number, context: AdaptContext): number | null {
+  const max = maxOf(movement, context.capacity);
+  if (max === null) return null;
+  const body = movement.limit.by === 'lift' ? movement.limit.bodyShare * context.athlete.bodyMassKg : 0;
+  return Math.max(0.5, shareAtReps(reps / sideRest(movement)) * (max + body) - body);
+}
+
+/** Kilograms to look for: the written ones while they feel as they were meant to, else those that do. */
+function wantedKg(movement: Movement, question: SlotQuestion, source: Slot, context: AdaptContext): number {
+  const written = source.movement === movement.id ? writtenKg(source, context, movement) : null;
+  const felt = kgForReps(movement, wantedReps(question, context), context);
+  if (written === null || felt === null) return felt ?? written ?? 5;
+  if (question.strength) return written;
+  const bearable = kgForReps(movement, wantedReps(question, context) * feelsAlike, context)!;
+  if (context.rules.loadChoice === 'heaviest') return Math.max(written, felt);
+  if (context.rules.loadChoice === 'light' || context.rules.newerAthlete === 'lighter') return Math.min(written, felt);
+  return written <= bearable ? written : felt;
+}
+
+const nearest = (loads: readonly FeasibleLoad[], kg: number): FeasibleLoad => {
+  const away = (load: FeasibleLoad): number => Math.abs(Math.log(totalKg(load) / kg));
+  // of two as far, the lighter; bands last, their pull is a range
+  return loads.reduce((best, load) =>
+    (Number(Boolean(load.range)) - Number(Boolean(best.range)) || away(load) - away(best) || totalKg(load) - totalKg(best)) < 0 ? load : best,
+  );
+};
+
+/** Loads this movement can be done with here, ascending. */
+export const ownedFor = (movement: Movement, context: AdaptContext): FeasibleLoad[] =>
+  movement.load ? movement.load.implements.flatMap((kind) => loadsFor(context.loads, [kind], movement.load!.count)) : [];
+
+/** The written load is there, or one within a tenth of it. */
+export const isAsWritten = (load: FeasibleLoad, kg: number): boolean => Math.abs(totalKg(load) / kg - 1) <= asGood + 1e-9;
+
+/** @returns null where the movement needs a load that is not there */
+export function loadFor(movement: Movement, question: SlotQuestion, source: Slot, context: AdaptContext): ChosenLoad | null {
+  if (!movement.load) return bare;
+  const kept = movement.id === question.slot.movement;
+  if (movement.load.optional && source.load === null) return kept ? { load: null, open: false } : bare;
+  const owned = ownedFor(movement, context);
+  if (owned.length === 0) return movement.load.optional ? bare : null;
+  if (kept && (source.load?.kind === 'heavy' || (question.strength && source.load === null))) return { load: null, open: true };
+  const wanted = wantedKg(movement, question, source, context);
+  const load = nearest(owned, wanted);
+  return movement.load.optional && totalKg(load) > wanted / worthCarrying ? bare : { load, open: false };
+}

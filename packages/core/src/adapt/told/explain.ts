@@ -1,0 +1,187 @@
+/** The words beside an option: one sentence a coach would say aloud (what, why, what it costs), the figures behind it, what it gives up, and what to fall back to. */
+import { describeLoad } from '../../kit/loads';
+import { mainPattern, movementOf } from '../../movements/catalogue';
+import { nameInHand, implementToSay } from '../../movements/in-hand';
+import { muscles } from '../../movements/movement';
+import { ruleLabel, type RuleKey } from '../../rules/house-rules';
+import { wordsOf } from '../../notation/format-workout';
+import { constants } from '../../simulate/body';
+import { demandOf } from '../../simulate/demand';
+import type { SlotStimulus } from '../../stimulus/stimulus';
+import { formatClock } from '../../units/duration';
+import { formatMass } from '../../units/mass';
+import type { Slot } from '../../workout/workout';
+import { isHalfOwned, isSkill } from '../slot/half-skill';
+import { hardLimits } from '../slot/hard-limits';
+import { isAsWritten, ownedFor, totalKg, writtenKg } from '../slot/load';
+import { neighboursOf } from '../slot/likeness';
+import { writtenWith, type Option } from '../slot/option';
+import type { AdaptContext, SlotQuestion } from '../slot/question';
+import { isEasierPushUp } from './easier-push-up';
+import { capital, whyLeft } from './why-left';
+import { countText, muscleWords, patternWords } from './words';
+
+/** What is known of a slot when it is told. */
+export interface Told {
+  readonly question: SlotQuestion;
+  readonly option: Option;
+  readonly context: AdaptContext;
+  /** the untouched slot was a wall */
+  readonly wall: boolean;
+  /** how the untouched part stood to its band: + harder than meant, − easier, 0 inside */
+  readonly beyond: number;
+}
+
+/** Whole seconds below two minutes, clock notation above. */
+const seconds = (value: number): string => (value < 120 ? `${Math.round(value)} s` : formatClock(value));
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** The name with what is in the hand. */
+export const nameOf = ({ movement, load }: Option): string => {
+  const say = load && implementToSay(movement, load.implement);
+  return say ? nameInHand(movement, say) : wordsOf(movement);
+};
+const massOf = (option: Option, { athlete }: AdaptContext): string =>
+  option.load
+    ? `${option.load.count === 2 ? '2 × ' : ''}${option.load.range ? option.load.range.name : formatMass(option.load.grams / 1000, athlete.units)}`
+    : '';
+
+/** The same figure as it is written, whatever the kind of count. */
+export const sameCount = (option: Option, slot: Slot, category: 'men' | 'women'): boolean =>
+  option.unit === slot.unit &&
+  option.perSide === slot.perSide &&
+  (option.count.kind === 'fixed' && slot.count.kind === 'fixed'
+    ? option.count[category] === slot.count[category]
+    : JSON.stringify(option.count) === JSON.stringify(slot.count));
+
+/** How the load stands to the written one, in words; null where it is as written, or nothing was. */
+function loadClause({ question: { slot }, option, context, beyond }: Told): string | null {
+  const kg = writtenKg(slot, context, movementOf(slot.movement));
+  if (!option.load || kg === null || isAsWritten(option.load, kg)) return null;
+  const now = massOf(option, context);
+  const then = formatMass(kg / option.load.count, context.athlete.units);
+  if (totalKg(option.load) > kg) return beyond < 0 ? `${now} for ${then}, because the written load would be over too soon` : `${now} is the nearest to ${then}`;
+  const heavier = ownedFor(movementOf(option.movement), context).some((load) => totalKg(load) > totalKg(option.load!));
+  return `${now} for ${then}: ${heavier ? 'lighter, so that the sets stay whole' : 'the heaviest here'}`;
+}
+
+/** Why a count of the written movement was moved. */
+function countClause({ question: { slot }, option, context, wall, beyond }: Told): string | null {
+  const source = writtenWith(option, slot);
+  if (!source || sameCount(option, source, context.athlete.category)) return null;
+  const written = countText({ count: source.count, unit: source.unit, perSide: source.perSide });
+  const why = wall
+    ? 'the written count would end in singles'
+    : beyond > 0
+      ? 'the written count would take too long'
+      : beyond < 0
+        ? 'the written count would be over too soon'
+        : 'as the route gives it';
+  return `${countText(option)} for ${written}: ${why}`;
+}
+
+/** One sentence, true of the version beside it: "as written" only where movement, count and load are. */
+export function reasonOf(told: Told): string {
+  const { question, option, context, wall } = told;
+  const { slot } = question;
+  const [load, count] = [loadClause(told), countClause(told)];
+  if (option.movement === slot.movement) {
+    const held = option.load && implementToSay(option.movement, option.load.implement);
+    if (held && held !== slot.implement) return `${capital(held)} in hand, ${massOf(option, context)}${count ? `; ${count}` : ', same count'}.`;
+    if (!load && !count) return option.load && slot.load ? `As written, ${massOf(option, context)}.` : 'As written.';
+    return `${capital([count, load].filter(Boolean).join('; '))}.`;
+  }
+  const at = option.load ? `${nameOf(option)} with ${massOf(option, context)}` : nameOf(option);
+  const counted = sameCount(option, slot, context.athlete.category)
+    ? `${at}, same count`
+    : `${countText(option)} ${at}${slot.count.kind === 'rung' ? '' : ` for ${countText(slot)}`}`;
+  const cost = givesUpOf(told)[0];
+  return `${whyLeft(question, option, context, wall)}: ${counted}.${cost ? ` ${capital(cost)}.` : ''}`;
+}
+
+/** House rules that had a say in a choice and are not named with a conversion. */
+function rulesBehind({ question: { slot, stimulus }, option, context }: Told): RuleKey[] {
+  const [original, movement] = [movementOf(slot.movement), movementOf(option.movement)];
+  const swapped = movement.id !== original.id;
+  const { limits } = context.athlete;
+  const behind: RuleKey[] = [];
+  if (swapped && original.family === 'push-up' && isEasierPushUp(movement.id)) behind.push('easierPushUp');
+  if (swapped && limits.squatDepth !== null && /half-squat|to-chair/.test(movement.id)) behind.push('squatDepth');
+  if (isSkill(original) && option.coachRank === null && hardLimits(original, context).length === 0) {
+    const { repsToFailure } = demandOf(slot.movement, slot.unit, context.capacity, 0, null);
+    if (isHalfOwned(original, repsToFailure, stimulus.count)) behind.push('halfSkill');
+  }
+  if (option.perSide && !slot.perSide) behind.push('sides');
+  return behind;
+}
+
+/** What stands behind a click: seconds a bout, shares of a max, the house rules. */
+export function figuresOf(told: Told): string[] {
+  const { question, option, context } = told;
+  const { stimulus, slot } = question;
+  const conversion = option.said ? [`${option.said}${option.rule ? ` (house rule “${ruleLabel(option.rule, context.rules[option.rule])}”)` : ''}`] : [];
+  const rules = rulesBehind(told).map((key) => `house rule “${ruleLabel(key, context.rules[key])}”`);
+  const height =
+    option.heightCm !== null && movementOf(option.movement).adjusts === 'height'
+      ? [`hands at ${option.heightCm} cm, the lowest surface that stays unbroken`]
+      : [];
+  const meant = stimulus.maxShare === null ? '' : ` (${percent(stimulus.maxShare)} of the reference’s)`;
+  const load = option.load && option.loadShare !== null ? [`${describeLoad(option.load)}: ${percent(option.loadShare)} of the max${meant}`] : [];
+  const open = slot.count.kind === 'max' || slot.count.kind === 'matchTime';
+  const time = open ? [] : [`about ${seconds(option.bout.seconds)} a bout, the reference ${seconds(stimulus.bout.seconds)}`];
+  return [...conversion, ...rules, ...height, ...load, ...time];
+}
+
+/** What the swap gives up against the slot as meant, the largest first. */
+export function givesUpOf({ question: { slot, stimulus }, option }: Told): string[] {
+  const lost: string[] = [];
+  const [original, movement] = [movementOf(slot.movement), movementOf(option.movement)];
+  const feel = Math.log(Math.max(0.02, option.bout.setShare) / Math.max(0.02, stimulus.bout.setShare));
+  if (original.load && feel < -0.45) lost.push('lighter than meant');
+  if (feel > 0.45) lost.push(option.bout.setShare > 1 && stimulus.bout.setShare <= 1 ? 'will be broken where it was unbroken' : 'heavier than meant');
+  if (movement.id !== original.id && !original.anyOf) {
+    const pattern = mainPattern(original);
+    if ((movement.patterns[pattern] ?? 0) < 0.5 * (original.patterns[pattern] ?? 0))
+      lost.push(`${patternWords[pattern]} becomes ${patternWords[mainPattern(movement)]}`);
+    for (const muscle of muscles)
+      if ((original.muscles[muscle] ?? 0) >= 0.6 && (movement.muscles[muscle] ?? 0) <= 0.3)
+        lost.push(muscle === 'grip' ? 'less grip' : `less for the ${muscleWords[muscle]}`);
+    if (original.skill - movement.skill >= 2) lost.push('no practice of the skill');
+  }
+  const breath = Math.log(Math.max(0.1, option.bout.joulesPerKg / option.bout.seconds) / Math.max(0.1, stimulus.bout.joulesPerKg / stimulus.bout.seconds));
+  if (breath < -0.4) lost.push('less breathing');
+  if (breath > 0.4) lost.push('more breathing');
+  return lost.slice(0, 4);
+}
+
+export interface Fallback {
+  readonly movement: string;
+  readonly reps: readonly number[];
+  readonly when: string;
+}
+
+/** What to do when it fails half-way: the nearest easier movement that may be done here, else fewer reps of the same. Null where there is nothing to count. */
+export function fallbackOf(option: Option, stimulus: SlotStimulus, context: AdaptContext): Fallback | null {
+  if (option.count.kind === 'max' || option.count.kind === 'matchTime' || option.unit !== 'reps') return null;
+  const figures =
+    option.count.kind === 'fixed'
+      ? [option.count.men]
+      : option.count.kind === 'ladder'
+        ? option.count.rungs
+        : option.count.kind === 'growing'
+          ? [option.count.start]
+          : [Math.round(stimulus.count)];
+  const inside = Math.max(2, Math.floor(option.repsToFailure * constants.insideShare * 0.5));
+  const when = `if sets of ${Math.max(2, Math.min(inside, Math.max(...figures)))} fail`;
+  const easier = movementOf(option.movement).easier.find((id) => {
+    const movement = movementOf(id);
+    if (hardLimits(movement, context).length > 0 || movement.load) return false;
+    return (
+      neighboursOf(option.movement).some((near) => near.movement.id === id) &&
+      demandOf(id, 'reps', context.capacity, 0, null).repsToFailure > option.repsToFailure
+    );
+  });
+  const even = (value: number): number =>
+    movementOf(easier ?? option.movement).side === 'alternating' ? Math.max(2, Math.round(value / 2) * 2) : Math.max(1, Math.round(value));
+  return { movement: easier ?? option.movement, reps: figures.map((figure) => even(easier ? figure : figure * 0.67)), when };
+}

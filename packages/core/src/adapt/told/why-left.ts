@@ -1,0 +1,82 @@
+/** Why the movement as written was left, as a clause a coach would say. */
+import { sentenceForObstacle, type Obstacle } from '../../kit/feasible';
+import type { AvoidName } from '../../athlete/athlete';
+import { movementOf } from '../../movements/catalogue';
+import type { Movement } from '../../movements/movement';
+import { wordsOf } from '../../notation/format-workout';
+import { constants } from '../../simulate/body';
+import { demandOf } from '../../simulate/demand';
+import type { Slot } from '../../workout/workout';
+import type { Option } from '../slot/option';
+import { hardLimits } from '../slot/hard-limits';
+import { ownedFor } from '../slot/load';
+import type { AdaptContext, SlotQuestion } from '../slot/question';
+
+const avoided: Readonly<Record<AvoidName, string>> = {
+  running: 'No running',
+  jumping: 'Nothing that jumps',
+  overhead: 'Nothing overhead',
+  kneeling: 'No kneeling',
+  deep_knee: 'No deep knee',
+  hanging: 'No hanging',
+  inverted: 'Nothing upside down',
+  wrists: 'Nothing on bent wrists',
+  spinal_loading: 'No load on the back',
+  high_impact: 'No impact',
+};
+
+/** What is missing, as one would say it: the implement the movement is named for, a pair of them, or what else it needs. */
+function kitWords({ load, needs }: Movement, text: string): string {
+  if (!load || load.optional || needs.kind === 'all') return text.replace(/\b(?:a|an) /g, '');
+  const [implement] = load.implements;
+  return load.count === 2 ? `pair of ${implement}s` : implement!;
+}
+
+function clauseFor(obstacle: Obstacle, movement: Movement, original: string, { place, athlete }: AdaptContext): string {
+  switch (obstacle.code) {
+    case 'needs':
+      return `No ${kitWords(movement, obstacle.text)} here`;
+    case 'avoid':
+      return avoided[obstacle.tag];
+    case 'ceiling':
+      return `The ceiling is ${place.ceilingM.toFixed(2)} m, ${original} needs ${obstacle.needM.toFixed(2)}`;
+    case 'floor':
+      return `The room is too short for ${original}`;
+    case 'noise':
+      return `${place.name === '' ? 'The place' : place.name} is quiet`;
+    case 'skill':
+      return `No ${original} on file for ${athlete.name}`;
+    case 'limit':
+      return sentenceForObstacle(obstacle).replace(/^outside/, 'Outside');
+  }
+}
+
+/** Loads enough of the kind, but not two of one weight; or none at all. */
+function loadMissing(slot: Slot, context: AdaptContext): string | null {
+  const { load } = movementOf(slot.movement);
+  if (!load || ownedFor(movementOf(slot.movement), context).length > 0) return null;
+  const any = context.loads.some((each) => load.implements.includes(each.implement));
+  return any && load.count === 2 ? 'No two of one weight here' : `No load for ${wordsOf(slot.movement)} here`;
+}
+
+/** @param wall the written movement was tried and would have been a wall */
+export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string {
+  const original = movementOf(slot.movement);
+  const name = wordsOf(slot.movement);
+  if (original.anyOf) return 'The coach left the movement open';
+  if (option.rank.wish < 0) return `${context.athlete.name} prefers it`;
+  const [obstacle] = hardLimits(original, context, null, slot.heightCm?.[context.athlete.category] ?? null);
+  if (obstacle) return clauseFor(obstacle, original, name, context);
+  if (option.coachRank !== null) return 'The coach’s own alternative';
+  const missing = loadMissing(slot, context);
+  if (missing) return missing;
+  if (wall) return `${capital(name)} would end in singles`;
+  const kg = original.load && slot.load?.kind === 'mass' ? slot.load[context.athlete.category] * slot.load.count : 0;
+  const inside =
+    demandOf(slot.movement, slot.unit, context.capacity, kg, slot.heightCm?.[context.athlete.category] ?? null).repsToFailure * constants.insideShare;
+  if (inside < stimulus.count) return `${capital(name)}: about ${inside < 1 ? 'none' : Math.floor(inside)} in one go, ${Math.round(stimulus.count)} asked`;
+  return context.athlete.level === 'new' || context.athlete.level === 'newer'
+    ? `Simpler than ${name} while ${context.athlete.name} is ${context.athlete.level}`
+    : `In place of ${name}`;
+}
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,55 @@
+/** Words for patterns and muscles, and a count as a coach says it. */
+import type { Muscle, Pattern } from '../../movements/movement';
+import type { Option } from '../slot/option';
+
+export const patternWords: Readonly<Record<Pattern, string>> = {
+  squat: 'squat',
+  hinge: 'hinge',
+  lunge: 'lunge',
+  horizontalPush: 'horizontal push',
+  verticalPush: 'vertical push',
+  horizontalPull: 'horizontal pull',
+  verticalPull: 'vertical pull',
+  trunkFlexion: 'trunk flexion',
+  trunkExtension: 'trunk extension',
+  trunkRotation: 'trunk rotation',
+  trunkBrace: 'trunk bracing',
+  jump: 'jump',
+  rope: 'rope',
+  run: 'running',
+  machine: 'machine',
+  carry: 'carry',
+  crawl: 'crawl',
+  groundToOverhead: 'ground to overhead',
+  mobility: 'mobility',
+};
+
+export const muscleWords: Readonly<Record<Muscle, string>> = {
+  quads: 'thighs',
+  posterior: 'back of the legs',
+  chest: 'chest',
+  shoulders: 'shoulders',
+  back: 'upper back',
+  arms: 'arms',
+  grip: 'grip',
+  trunk: 'trunk',
+  calves: 'calves',
+};
+
+export function countText({ count, unit, perSide }: Pick<Option, 'count' | 'unit' | 'perSide'>): string {
+  const of = unit === 'reps' ? '' : ` ${unit}`;
+  const side = perSide ? ' each side' : '';
+  switch (count.kind) {
+    case 'fixed':
+      return `${count.men}${of}${side}`;
+    case 'ladder':
+      return `${count.rungs.join('-')}${of}${side}`;
+    case 'growing':
+      return `${count.start}, +${count.step}${of}${side}`;
+    case 'rung':
+      return `same rungs${side === '' ? '' : ','}${side}`;
+    case 'max':
+    case 'matchTime':
+      return 'max';
+  }
+}
