@@ -47,6 +47,7 @@ function partWords(part: Part): string {
     case 'amrap':
       return `AMRAP ${formatClock(part.seconds.high)}`;
     case 'forTime':
+      if (part.score === 'reps' && part.capSeconds === null) return 'Sets to failure';
       return part.capSeconds === null ? 'For time' : `For time, cap ${formatClock(part.capSeconds)}`;
     case 'maxLoad':
       return `Max load in ${formatClock(part.seconds)}`;
@@ -73,6 +74,7 @@ export function headOf(part: Part): string {
         ? `AMRAP ${formatClock(part.seconds.high)}`
         : `${part.sets} × AMRAP ${formatClock(part.seconds.high)}${restBetween(part.restBetween)}`;
     case 'forTime': {
+      if (part.score === 'reps' && part.capSeconds === null) return 'Sets to failure, all reps counted';
       const cap = part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}${part.capPerSet && part.sets > 1 ? ' a set' : ''}`;
       return part.sets === 1 ? `For time${cap}` : `${countOf(part.sets, 'set')} for time${cap}${restBetween(part.restBetween)}`;
     }

@@ -19,6 +19,12 @@ const maxUnitScore = (items: readonly Item[]): ScoreKind => {
   return slot?.unit === 'm' ? 'distance' : slot?.unit === 'cal' ? 'calories' : 'reps';
 };
 
+/** Rounds of nothing but "as many as possible": sets to failure, whose score is their reps. */
+const allToFailure = (items: readonly Item[]): boolean => {
+  const slots = slotsOfItems(items);
+  return slots.length > 0 && slots.every(({ count }) => count.kind === 'max' && count.seconds === undefined);
+};
+
 /** @returns null when nothing of the lines is work or clock: settings and notes alone */
 export function readPart(lines: readonly Line[], label: SectionLabel | null, reader: ItemReader): Part | null {
   reader.startPart();
@@ -114,8 +120,9 @@ function forTime(opening: Opening): Part | null {
   const wrapped = wrapForTime(items, sets > 1 ? null : between, opening);
   const restBetween = taken.rest ?? (sets > 1 ? between : null);
   tellOpenRest(restBetween ?? between, opening);
+  const toFailure = !titled && settings.capSeconds === null && allToFailure(items);
   const part: Part = {
-    ...baseOf(settings, sets > 1 ? 'eachSet' : 'time'),
+    ...baseOf(settings, toFailure ? maxUnitScore(items) : sets > 1 ? 'eachSet' : 'time'),
     kind: 'forTime',
     capSeconds: settings.capSeconds !== null && settings.capSeconds <= 0 ? null : settings.capSeconds,
     capPerSet: header.capPerSet,
@@ -123,7 +130,7 @@ function forTime(opening: Opening): Part | null {
     restBetween,
     items: wrapped,
   };
-  if (part.capSeconds === null && part.window === null)
+  if (part.capSeconds === null && part.window === null && !toFailure)
     reader.report(
       titled || settings.score === 'time'
         ? { code: 'no_cap', span, header: opening.first.text.replace(/[:\s]+$/, ''), titled: titled }

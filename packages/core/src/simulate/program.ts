@@ -21,6 +21,8 @@ export interface MoveStep {
   readonly count: number | null;
   /** s this step has where it is "as many as possible" in a time of its own; null: what is left */
   readonly seconds: number | null;
+  /** "as many as possible" where no clock ends it: one set to failure */
+  readonly toFailure: boolean;
   /** what the whole step is worth in a score of reps: 1 a rep, 1 each 10 m, 1 a calorie, 0 for held seconds */
   readonly worth: number;
   readonly round: number;
@@ -108,13 +110,15 @@ interface Resolved {
   readonly brackets: ReadonlyMap<number, number>;
   readonly place: Place | null;
   readonly category: Category;
+  /** no clock ends the part's work */
+  readonly unclocked: boolean;
 }
 
 const linkedTo = (slot: Slot, previous: Slot | null): boolean =>
   previous !== null && ((slot.link !== null && slot.link === previous.link) || (slot.bracket !== null && slot.bracket.id === previous.bracket?.id));
 
 /** Steps of the schedule with what they ask of this athlete. */
-function resolveSteps(steps: readonly PassStep[], outerRound: number, { demandOf, brackets, place, category }: Resolved): Step[] {
+function resolveSteps(steps: readonly PassStep[], outerRound: number, { demandOf, brackets, place, category, unclocked }: Resolved): Step[] {
   let previous: Slot | null = null;
   return steps.map((step): Step => {
     if (step.kind === 'pause') {
@@ -133,6 +137,7 @@ function resolveSteps(steps: readonly PassStep[], outerRound: number, { demandOf
       demand,
       count,
       seconds: slot.count.kind === 'max' ? (slot.count.seconds ?? null) : null,
+      toFailure: unclocked && slot.count.kind === 'max' && slot.count.seconds === undefined && !demand.secondsPerUnit,
       worth,
       round: (step.rounds[step.rounds.length - 1]?.number ?? outerRound + 1) - 1,
       unbroken: slot.hold === 'unbroken',
@@ -164,6 +169,7 @@ function compilePart(part: Part, capacity: Capacity, place: Place | null, assume
     brackets,
     place,
     category,
+    unclocked: (part.kind === 'forTime' || part.kind === 'quality') && !('capSeconds' in part && part.capSeconds !== null),
   };
   const grows = growsByPass(part);
   const cached = new Map<number, readonly Step[]>();

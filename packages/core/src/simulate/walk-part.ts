@@ -140,6 +140,7 @@ function scoreOf({ part, score }: PartProgram, outcomes: readonly Outcome[], sec
       return { unit: 'rounds', score: score === 'eachSet' ? sum(rounds) / part.sets : sum(rounds), sets: rounds };
     }
     case 'forTime':
+      if (lone) return { unit: 'reps', score: sum(reps), sets: reps };
       return { unit: 'seconds', score: score === 'eachSet' && part.sets > 1 ? mean(times) : seconds + sum(outcomes.map(({ left }) => left)), sets: times };
     case 'windows':
       return { unit: 'seconds', score: score === 'sum' ? sum(times) : mean(times), sets: times };

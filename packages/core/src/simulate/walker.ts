@@ -36,6 +36,8 @@ export interface WalkOptions {
   readonly constants?: Constants;
 }
 
+/** s a set to failure has ahead of it: nothing is kept for later (round figure) */
+const failureAhead = 30;
 /** s lost by a rep that failed: down, shake out, walk a step, set up again ("a failed rep costs a minute" with what follows; common practice, round figure) */
 const failedSeconds = 20;
 
@@ -116,17 +118,17 @@ export class Walker {
     const limit = step.seconds === null ? until : Math.min(until, this.now + step.seconds);
     const demand = this.options.demands ? this.options.demands(part, step.slot, step.demand) : step.demand;
     const start = this.now;
-    const most = step.count ?? Infinity;
     const tracing = this.options.trace === true;
     const sets: number[] = [];
     let breakSeconds = 0;
     this.wait(Math.min(this.approachSeconds(step), Math.max(0, limit - this.now)));
     const split = demand.secondsPerUnit || step.count === null ? null : (this.options.splits?.(part, step.slot, step.round, step.count) ?? null);
+    const most = step.count ?? (step.toFailure ? Math.max(1, this.body.atHand(demand, failureAhead)) : Infinity);
     let done = 0;
     let guard = 0;
     while (done < most - 1e-9 && this.now < limit - 1e-9 && guard++ < 3000) {
       const ahead = Math.max(5, finish - this.now);
-      const full = split ? this.meantSet(demand, split[guard - 1] ?? most, ahead) : this.body.setSize(demand, ahead, step.unbroken);
+      const full = step.toFailure ? most : split ? this.meantSet(demand, split[guard - 1] ?? most, ahead) : this.body.setSize(demand, ahead, step.unbroken);
       const chunk = demand.secondsPerUnit ? chunkOf(demand, step.count, limit - this.now) : full;
       const planned = Math.min(most - done, this.options.whole && !demand.secondsPerUnit ? Math.max(1, Math.floor(full + 1e-9)) : chunk);
       if (done > 0 && !demand.secondsPerUnit) {

@@ -97,7 +97,10 @@ function statedFeel(part: Part, workout: Workout): Pick<PartIntent, 'unbroken' |
   };
 }
 
+const countedInReps = ({ score }: Part): boolean => score === 'reps' || score === 'distance' || score === 'calories';
+
 function targetOf(part: Part, score: number): number | null {
+  if (part.kind === 'forTime' && countedInReps(part)) return null;
   if (part.kind === 'amrap' && part.score !== 'rounds' && part.score !== 'sum' && part.score !== 'eachSet') return null;
   const { window } = part;
   const rounds = part.kind === 'amrap';

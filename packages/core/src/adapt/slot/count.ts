@@ -160,6 +160,8 @@ function byTime(ask: Ask): Counted {
   const most = isFiller(movement) && demand.unit === 's' ? Math.max(leastFillerSeconds, mostFillerSeconds / question.bouts) : Infinity;
   const figure = (written: number): number => {
     const asked = Math.min(most, (written * wanted) / (perSide ? 2 : 1));
+    // calorie for calorie and metre for metre, where it is near enough
+    if (demand.unit === question.slot.unit && !perSide && Math.abs(asked / written - 1) < leastChange) return written;
     const figure = movement.id === 'run' && demand.unit === 'm' ? lapsFor(asked, context) : nearestFigure(asked, demand.unit, movement.side === 'alternating');
     return figure > most && Number.isFinite(most) ? Math.floor(most / 5) * 5 : figure;
   };

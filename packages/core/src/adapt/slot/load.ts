@@ -46,10 +46,16 @@ export function writtenKg(slot: Slot, context: AdaptContext, movement: Movement)
   }
 }
 
+/** What the coach said of this part (`intent: light`) before what they usually do. */
+const loadChoice = ({ intent }: SlotQuestion, { rules }: AdaptContext): string =>
+  intent.feel === 'light' ? 'light' : intent.feel === 'heavy' ? 'heaviest' : rules.loadChoice;
+
 /** Reps at hand that the load should leave: as many as the reference has, changed by the house rules. */
-function wantedReps({ stimulus, strength }: SlotQuestion, { rules, athlete }: AdaptContext): number {
+function wantedReps(question: SlotQuestion, context: AdaptContext): number {
+  const { stimulus, strength } = question;
+  const { rules, athlete } = context;
   const newer = rules.newerAthlete === 'lighter' && (athlete.level === 'new' || athlete.level === 'newer') ? lighterForNewer : 1;
-  return strength ? stimulus.repsToFailure : Math.max(2, stimulus.repsToFailure * (feelByRule[rules.loadChoice] ?? 1) * newer);
+  return strength ? stimulus.repsToFailure : Math.max(2, stimulus.repsToFailure * (feelByRule[loadChoice(question, context)] ?? 1) * newer);
 }
 
 /** The external load that leaves so many reps, kg; null where loads do not limit the movement. */
@@ -67,8 +73,8 @@ function wantedKg(movement: Movement, question: SlotQuestion, source: Slot, cont
   if (written === null || felt === null) return felt ?? written ?? 5;
   if (question.strength) return written;
   const bearable = kgForReps(movement, wantedReps(question, context) * feelsAlike, context)!;
-  if (context.rules.loadChoice === 'heaviest') return Math.max(written, felt);
-  if (context.rules.loadChoice === 'light' || context.rules.newerAthlete === 'lighter') return Math.min(written, felt);
+  if (loadChoice(question, context) === 'heaviest') return Math.max(written, felt);
+  if (loadChoice(question, context) === 'light' || context.rules.newerAthlete === 'lighter') return Math.min(written, felt);
   return written <= bearable ? written : felt;
 }
 

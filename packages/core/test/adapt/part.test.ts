@@ -1,0 +1,142 @@
+/** The rooms a part goes through: its band, its walls, the edits and their order, and the last gate. Figures are the rules of judgement (common practice). */
+import { describe, expect, test } from '@jest/globals';
+import { defaultRules, type Part } from '../../src/index';
+import { bandOf, beyondBand, timeDriftOf } from '../../src/adapt/part/band';
+import { costOf, meet, type Edit } from '../../src/adapt/part/edit';
+import { planVersion } from '../../src/adapt/planned';
+import { findingsOf } from '../../src/adapt/gate/sense';
+import { shorterText } from '../../src/adapt/asked/shorter';
+import type { PartIntent } from '../../src/stimulus/intent';
+import { versionOf, withKit, workout } from '../asking';
+
+const planned = (text: string, athlete: ReturnType<typeof withKit>) => planVersion(workout(text), athlete, athlete.places[0]!, defaultRules, []).parts[0]!;
+const partOf = (text: string): Part => workout(text).parts[0]!;
+const meant = (score: number): PartIntent => ({ target: score, stimulus: { score } }) as unknown as PartIntent;
+
+describe('the band', () => {
+  test('a window with five per cent of its edges', () => {
+    const band = bandOf(partOf('for time, cap 20:00\n50 burpee\nwindow: 10:00-15:00'), meant(700), false)!;
+    expect(band).toMatchObject({ low: 570, high: 945, windowed: true, slip: false, up: false });
+    expect([beyondBand(band, 575), beyondBand(band, 940), Math.sign(beyondBand(band, 500)), Math.sign(beyondBand(band, 1000))]).toEqual([0, 0, -1, 1]);
+  });
+  test('without a window a quarter about the reference; rounds the other way round', () => {
+    const band = bandOf(partOf('AMRAP 10:00\n10 burpee'), meant(8), false)!;
+    expect(band).toMatchObject({ low: 6, high: 10, windowed: false, up: true });
+    expect([Math.sign(beyondBand(band, 5)), beyondBand(band, 7), Math.sign(beyondBand(band, 11))]).toEqual([1, 0, -1]);
+  });
+  test('the reference outside the window is a slip, and its own quarter counts too', () => {
+    const band = bandOf(partOf('for time, cap 20:00\n50 burpee\nwindow: 10:00-15:00'), meant(400), false)!;
+    expect(band.slip).toBe(true);
+    expect(band.low).toBe(300);
+  });
+  test('newer athletes are not driven: the easy end is open', () =>
+    expect(bandOf(partOf('for time, cap 20:00\n50 burpee\nwindow: 10:00-15:00'), meant(700), true)).toMatchObject({ low: null, high: 945 }));
+  test('drift counts from the edge', () => {
+    const band = bandOf(partOf('AMRAP 10:00\n10 burpee'), meant(8), false)!;
+    expect(timeDriftOf(band, 9)).toBe(0);
+    expect(timeDriftOf(band, 5)).toBeCloseTo(6 / 5 - 1, 9);
+  });
+  test('sets to failure have none', () => expect(planned('3 rounds, rest 2:00\n  max push-up', withKit([])).plan?.space.band ?? null).toBeNull());
+});
+
+describe('edits', () => {
+  const load: Edit = { kind: 'load', slots: [0], to: {} as never, steps: 3 };
+  const rounds: Edit = { kind: 'rounds', from: 5, to: 4 };
+  const count: Edit = { kind: 'count', slots: [1], from: 20, to: 15 };
+  const swap: Edit = { kind: 'swap', slots: [1], to: {} as never, order: 0 };
+  test('gentlest first: load, whole scheme, one count, another movement; one before two', () => {
+    const costs = [[load], [rounds], [count], [swap], [load, rounds, count]].map((edits) => costOf(edits, defaultRules));
+    expect(costs).toEqual([...costs].sort((a, b) => a - b));
+    expect(costOf([count], defaultRules)).toBeLessThan(costOf([load, count], defaultRules));
+    expect(costOf([{ ...rounds, to: 4 }], defaultRules)).toBeLessThan(costOf([{ ...rounds, to: 3 }], defaultRules));
+  });
+  test('the house rule may put reps before load', () =>
+    expect(costOf([load], { ...defaultRules, tooFit: 'reps' })).toBeGreaterThan(costOf([count], { ...defaultRules, tooFit: 'reps' })));
+  test('two of one thing are one', () => {
+    expect([meet(count, swap), meet(load, count), meet(rounds, { ...rounds, to: 3 }), meet(load, rounds)]).toEqual([true, false, true, false]);
+  });
+});
+
+describe('a part', () => {
+  const bar = 'barbell 20 kg, plates 4x20 2x10 2x5 2x2.5 kg';
+  test('the text that lands is the text that is sent', () => {
+    const { plan } = planned('AMRAP 12:00\n10 push-up\n15 air squat', withKit([]));
+    expect(plan).toMatchObject({ met: true, edits: [] });
+  });
+  test('a wall gives way alone: its own count, and the rest stays', () => {
+    const keeper = withKit(['pull-up bar'], { best_sets: { strict_pull_up: 3 } });
+    const { version } = versionOf('for time, cap 20:00\n4 rounds\n  12 strict pull-up\n  20 air squat', keeper);
+    const [pull, squat] = version.parts[0]!.slots;
+    expect(squat).toMatchObject({ movement: 'air-squat', reps: [20] });
+    expect(pull!.movement !== 'strict-pull-up' || pull!.reps[0]! < 12).toBe(true);
+  });
+  test('too slow for the window: the scheme comes down by whole rounds, and no slot’s count', () => {
+    const slow = withKit(['run route 400 m'], { times: { run_5_km: '34:00' }, best_sets: { push_up: 45 } });
+    const { version } = versionOf('for time, cap 25:00\n5 rounds\n  400 m run\n  15 air squat\nwindow: 10:00-14:00', slow);
+    const { edits, slots } = version.parts[0]!;
+    expect(edits.map(({ kind }) => kind)).toEqual(['rounds']);
+    expect(slots.map(({ reps }) => reps[0])).toEqual([400, 15]);
+  });
+  test('too fit without a window: more load and never another text', () => {
+    const fit = withKit([bar], { level: 'competitive', maxes: { deadlift: '230 kg' }, best_sets: { push_up: 70 }, times: { run_5_km: '17:30' } });
+    const { version } = versionOf('for time, cap 20:00\n5 rounds\n  12 deadlift @ 80/55 kg\n  12 push-up', fit);
+    expect(version.parts[0]!.edits.every(({ kind }) => kind === 'load')).toBe(true);
+    expect(version.parts[0]!.slots.map(({ movement, reps }) => [movement, reps[0]])).toEqual([
+      ['deadlift', 12],
+      ['push-up', 12],
+    ]);
+  });
+  test('each edit can be taken back, and says what the score is without it', () => {
+    const slow = withKit(['run route 400 m'], { times: { run_5_km: '34:00' } });
+    const [edit] = versionOf('for time, cap 25:00\n5 rounds\n  400 m run\n  15 air squat\nwindow: 10:00-14:00', slow).version.parts[0]!.edits;
+    expect(edit).toMatchObject({ kind: 'rounds', undo: expect.anything() });
+    expect(edit!.without).not.toBeNull();
+  });
+});
+
+describe('the last gate', () => {
+  const findings = (text: string, athlete: ReturnType<typeof withKit>, change: (part: Part) => Part = (part) => part) => {
+    const { plan, part } = planned(text, athlete);
+    return findingsOf({ written: partOf(text), part: change(part), plan: plan!, from: plan!.options.map((_, at) => at), context: plan!.space.context }).map(
+      ({ code }) => code,
+    );
+  };
+  const each = (part: Part, factor: number): Part =>
+    JSON.parse(JSON.stringify(part), (key, value: unknown) =>
+      (key === 'men' || key === 'women') && typeof value === 'number' && value < 200 ? value * factor : value,
+    ) as Part;
+  test('finds nothing in a sound version', () => expect(findings('AMRAP 10:00\n10 push-up\n15 air squat', withKit([]))).toEqual([]));
+  test('three times the reps, or a hundred and fifty in one go', () => {
+    expect(findings('AMRAP 10:00\n10 push-up\n15 air squat', withKit([]), (part) => each(part, 4))).toContain('reps_in_all');
+    expect(findings('for time, cap 30:00\n60 air squat', withKit([]), (part) => each(part, 2.5))).toContain('reps_a_bout');
+  });
+  test('a load that is not there', () => {
+    const text = 'AMRAP 10:00\n10 goblet squat @ 16 kg';
+    const { plan, part } = planned(text, withKit(['kettlebell 16 kg']));
+    const gone = { ...plan!.space.context, loads: [] };
+    expect(findingsOf({ written: partOf(text), part, plan: plan!, from: [0], context: gone }).map(({ code }) => code)).toContain('not_owned');
+  });
+  test('a load over the max', () => {
+    const { plan, part } = planned('AMRAP 10:00\n10 goblet squat @ 16 kg', withKit(['kettlebell 16 kg']));
+    const heavy = { ...plan!, options: plan!.options.map((option) => ({ ...option, loadShare: 1.2 })) };
+    expect(findingsOf({ written: part, part, plan: heavy, from: [0], context: plan!.space.context }).map(({ code }) => code)).toContain('over_max');
+  });
+  test('most of the rounds gone', () => {
+    const text = 'for time, cap 20:00\n6 rounds\n  10 push-up\n  10 air squat';
+    const two = (part: Part): Part => JSON.parse(JSON.stringify(part).replace('"rounds":{"low":6,"high":6}', '"rounds":{"low":2,"high":2}')) as Part;
+    expect(findings(text, withKit([]), two)).toContain('rounds_lost');
+  });
+  test('a newer athlete’s hanging pulls', () => {
+    const newer = withKit(['pull-up bar'], { level: 'new', best_sets: { strict_pull_up: 12 } });
+    expect(findings('for time, cap 20:00\n4 rounds\n  5 strict pull-up\n  10 air squat', newer, (part) => each(part, 4))).toContain('newer_pulls');
+  });
+});
+
+describe('what shortening did, in words', () => {
+  test.each([
+    ['AMRAP 16:00\n10 burpee', 'AMRAP 12:00\n10 burpee', '12 of 16 minutes'],
+    ['5 rounds\n  10 burpee', '4 rounds\n  10 burpee', '4 of 5 rounds'],
+    ['21-15-9\nburpee', '15-12-9\nburpee', '15-12-9 for 21-15-9'],
+    ['EMOM 12:00\n10 burpee', 'EMOM 8:00\n10 burpee', '8 of 12 minutes'],
+  ])('%j → %j: %s', (before, after, words) => expect(shorterText(partOf(before), partOf(after))).toBe(words));
+});
