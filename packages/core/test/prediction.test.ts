@@ -24,6 +24,7 @@ import {
   shareEquipment,
   splitOf,
   splitsFor,
+  usualForm,
   type Part,
   type Place,
   type Slot,
@@ -212,6 +213,47 @@ describe('what is told predicts itself within 2 %', () => {
       estimateCapacity(readAthlete({ category: 'men', level: 'trained', body_mass: '80 kg', times }, '2026-11-27').athlete).assumed.join('\n');
     expect(told({ run_400_m: '1:20', run_5_km: '17:00' })).toMatch(/the told run times do not agree: 400 m in 1:20 is 1:\d\d on the curve/);
     expect(told({ run_400_m: '1:20', run_5_km: '24:00' })).not.toMatch(/do not agree/);
+  });
+});
+
+describe('sets to failure and maxima', () => {
+  test('rounds of nothing but “as many as possible” are sets to failure, scored in reps', () => {
+    const { workout } = parseWorkout('5 rounds, rest 2:00\n  max bench press @ 60 kg\n  max strict pull-up');
+    const { run, unit, median } = predictWorkout(workout, referenceCapacity('men'), { seed: 1, runs });
+    expect(unit).toBe('reps');
+    // twenty and twelve in a fresh set, less each round: more than half of five fresh rounds, and no hour on the clock
+    expect(median).toBeGreaterThan(75);
+    expect(median).toBeLessThan(165);
+    expect(run.totalSeconds).toBeLessThan(20 * 60);
+  });
+  test('a max and a strength set have a band', () => {
+    for (const text of ['max load in 12:00\n1 clean', '5x5 back squat @ 75 %']) {
+      const { low, median, high } = predictWorkout(parseWorkout(text).workout, referenceCapacity('men'), { seed: 1, runs });
+      expect(high / median).toBeGreaterThan(1.02);
+      expect(low / median).toBeLessThan(0.98);
+    }
+  });
+  test('two references at half their max take the same for a set of thrusters, whatever the breaks', () => {
+    const set = (category: 'men' | 'women'): number => {
+      const capacity = referenceCapacity(category);
+      const kg = 0.5 * capacity.lifts.strictPress.value * 1.35;
+      const run = walkProgram(compile(parseWorkout(`for time\n15 thruster @ ${kg.toFixed(1)} kg`).workout, capacity));
+      return run.parts[0]!.score;
+    };
+    expect(Math.abs(set('men') / set('women') - 1)).toBeLessThan(0.15);
+  });
+  // Rikli and Jones 1999, chair stands in 30 s, middle half of women (from memory): 65–69 years 11–16, 75–79 years 10–15
+  test.each([
+    [67, 11, 16],
+    [77, 10, 15],
+  ])('chair stands in 30 s at %d: %d to %d', (age, low, high) => {
+    for (const level of ['new', 'newer'] as const) {
+      const { athlete } = readAthlete({ category: 'women', level, born: 2026 - age, body_mass: '66 kg' }, '2026-11-27');
+      const score = (text: string): number => walkProgram(compile(parseWorkout(text).workout, estimateCapacity(athlete))).parts[0]!.score;
+      expect(score('AMRAP 0:30\nmax squat to chair')).toBeGreaterThanOrEqual(low);
+      expect(score('AMRAP 0:30\nmax squat to chair')).toBeLessThanOrEqual(high);
+      if (level === 'new') expect(score('AMRAP 1:00\nmax air squat')).toBeLessThan(30);
+    }
   });
 });
 
@@ -419,9 +461,7 @@ describe('pacing', () => {
     const total = (first: readonly number[]): number =>
       days.reduce(
         (sum, local) =>
-          sum +
-          walkProgram(program, { form: { local, engine: 1, pace: 1, breaks: 1 }, splits: (_part, slot) => (slot === 0 ? first : plan.slots[1]!.later) })
-            .parts[0]!.score,
+          sum + walkProgram(program, { form: { ...usualForm, local }, splits: (_part, slot) => (slot === 0 ? first : plan.slots[1]!.later) }).parts[0]!.score,
         0,
       );
     const [chosen] = plan.slots;

@@ -55,6 +55,32 @@ describe('readScore', () => {
 });
 
 describe('equivalents', () => {
+  const asWritten = (text: string, scores: readonly string[]): BoardRow[] =>
+    compareScores(
+      workout(text),
+      scores.map((score) => ({
+        athlete: { ...referenceAthlete('men'), name: score },
+        version: workout(text),
+        versionName: 'as written',
+        scoreText: score,
+        score: readScore(score)!,
+      })),
+    );
+  test('a max is read as a max: each its own equivalent, the index in proportion', () => {
+    const rows = asWritten('max load in 12:00\n1 clean', ['100 kg', '180 kg', '60 kg']);
+    expect(rows.map(({ score, equivalent }) => [score, equivalent!.median])).toEqual([
+      ['180 kg', 180],
+      ['100 kg', 100],
+      ['60 kg', 60],
+    ]);
+    expect(rows[0]!.index! / rows[1]!.index!).toBeCloseTo(1.8, 2);
+    for (const { equivalent } of rows) expect(equivalent!.high / equivalent!.low).toBeGreaterThan(1.05);
+  });
+  test('far past the cap a rep less is still worth a second', () => {
+    const rows = asWritten('for time, cap 8:00\n5 rounds\n  15 burpee\n  20 air squat', ['CAP+140', 'CAP+60', 'CAP+10', '7:50']);
+    expect(rows.map(({ equivalent }) => Math.round(equivalent!.median))).toEqual([470, 490, 540, 620]);
+    expect(new Set(rows.map(({ index }) => index)).size).toBe(4);
+  });
   test('T11: a clock of 11:32 with two 1:00 rests is 3:11 a set', () => expect(Math.round(meanSetFromClock(692, 3, 60))).toBe(191));
   test('a score in the workout as written is its own equivalent', () => {
     const original = workout(sampleText('breakwater'));

@@ -165,11 +165,14 @@ export function carryOver(original: Workout, reading: Reading, shift = 0, rules:
   const written = neutral(original);
   // under the cap-plus-reps and the reps school a board is read with its cap; equivalent time looks past it
   const inOriginal = scorer(written, capacity, rules.unfinished !== 'equivalentTime', rules);
-  const ends = [inOriginal(fitness * Math.exp(-spread)), inOriginal(fitness * Math.exp(spread))];
+  const simulated = inOriginal(fitness);
+  // a score as written is its own equivalent, also where no fitness of the simulation gives it
+  const median = trust === 1 && rules.unfinished !== 'equivalentTime' ? value : simulated;
+  const ends = [-spread, spread].map((by) => (inOriginal(fitness * Math.exp(by)) / simulated) * median);
   return {
-    low: Math.min(...ends),
-    median: inOriginal(fitness),
-    high: Math.max(...ends),
+    low: Math.min(median, ...ends),
+    median,
+    high: Math.max(median, ...ends),
     unit: headline(written, walkProgram(compile(written, capacity))).unit,
     fitness,
     elasticity,

@@ -58,19 +58,27 @@ export interface Form {
   readonly engine: number;
   readonly pace: number;
   readonly breaks: number;
+  /** of a max, kg */
+  readonly strength: number;
 }
-export const usualForm: Form = { local: 1, engine: 1, pace: 1, breaks: 1 };
+export const usualForm: Form = { local: 1, engine: 1, pace: 1, breaks: 1, strength: 1 };
 
-/** The form of somebody `factor` times as fit: reps grow faster than power, cycles shorten a little. */
+/** The form of somebody `factor` times as fit: reps grow faster than power, a max by a third of its reps, cycles shorten a little. */
 export function formAtFitness(factor: number): Form {
-  return { local: factor ** 1.5, engine: factor, pace: factor ** -0.2, breaks: factor ** -0.5 };
+  return { local: factor ** 1.5, engine: factor, pace: factor ** -0.2, breaks: factor ** -0.5, strength: factor ** 0.5 };
 }
 
 /** The form on top of what past results said about this athlete. */
 function withFitness(form: Form, fitness: number): Form {
   if (fitness === 1) return form;
   const own = formAtFitness(fitness);
-  return { local: form.local * own.local, engine: form.engine * own.engine, pace: form.pace * own.pace, breaks: form.breaks * own.breaks };
+  return {
+    local: form.local * own.local,
+    engine: form.engine * own.engine,
+    pace: form.pace * own.pace,
+    breaks: form.breaks * own.breaks,
+    strength: form.strength * own.strength,
+  };
 }
 
 const groups = muscles.length;
@@ -133,6 +141,11 @@ export class Body {
   /** Seconds worked and rested since the start. */
   elapsed(): number {
     return this.worked;
+  }
+
+  /** What of a max is there on this day, as a factor. */
+  strength(): number {
+    return this.form.strength;
   }
 
   breath(): number {

@@ -11,7 +11,7 @@ export const attemptSeconds = 65;
  * does not give back. Fitted to T6 (80–90 % after a hard piece).
  */
 function leftOfMax(body: Body, fatigue: number): number {
-  return (1 - 0.25 * fatigue) * (1 - 0.05 * (1 - body.breath())) * (1 - 0.1 * (1 - Math.exp(-body.elapsed() / 300)));
+  return body.strength() * (1 - 0.25 * fatigue) * (1 - 0.05 * (1 - body.breath())) * (1 - 0.1 * (1 - Math.exp(-body.elapsed() / 300)));
 }
 
 /**

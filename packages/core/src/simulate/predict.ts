@@ -49,11 +49,14 @@ export function drawForm(capacity: Capacity, normal: () => number): Form {
   const lifts = Object.values(capacity.lifts);
   const strength = lifts.reduce((sum, each) => sum + each.spread, 0) / lifts.length;
   const day = normal();
+  const own = normal();
   return {
-    local: Math.exp(0.08 * day + Math.min(0.3, 1.4 * strength) * normal()),
+    local: Math.exp(0.08 * day + Math.min(0.3, 1.4 * strength) * own),
     engine: Math.exp(0.02 * day + Math.min(0.12, capacity.engineSpread) * normal()),
     pace: Math.exp(-0.015 * day + 0.03 * normal()),
     breaks: Math.exp(0.15 * normal()),
+    // near the max three reps are one load step: what moves reps by a tenth moves a max by a thirtieth (Epley's curve)
+    strength: Math.exp(0.02 * day + Math.min(0.12, 0.5 * strength) * own),
   };
 }
 

@@ -15,6 +15,7 @@ export interface Fitted {
 
 /** s the warm-up takes of the time there is (common practice: five to six minutes, and getting ready) */
 const warmUpSeconds = 360;
+/** share of its length a part keeps at least before whole parts go (round figure) */
 const shortestShare = 0.5;
 
 const nameOf = (part: Part): string => part.name ?? (slotsOfPart(part)[0] ? wordsOf(slotsOfPart(part)[0]!.movement) : part.kind);
