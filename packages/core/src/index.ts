@@ -27,7 +27,7 @@ export { barePlace, type KitItem, type Place } from './kit/kit';
 export { describeLoad, feasibleLoads, barLoads, type FeasibleLoad } from './kit/loads';
 export { barPlan } from './kit/bar-plan';
 export { changeSeconds, planPlateChanges, stackChange, usualPlates, type PlatePairs, type PlateStep } from './kit/plate-changes';
-export { obstacles, sentenceForObstacle, needsInWords, violates, type Obstacle } from './kit/feasible';
+export { obstacles, sentenceForObstacle, needsInWords, violates, type Obstacle } from './limits/feasible';
 
 // capacity and prediction
 export { estimateCapacity, type Capacity } from './capacity/capacity';

@@ -1,7 +1,7 @@
 /** The ranked alternatives of one slot of a version: what a coach sees on pointing at it, with the effect of each on time and drift. */
 import type { Athlete } from '../athlete/athlete';
 import { barePlace } from '../kit/kit';
-import { sentenceForObstacle } from '../kit/feasible';
+import { sentenceForObstacle } from '../limits/feasible';
 import { describeLoad } from '../kit/loads';
 import { movementOf } from '../movements/catalogue';
 import { defaultRules } from '../rules/house-rules';

@@ -5,7 +5,7 @@
 import type { AvoidTag, Stance, Limit, LoadRule, Movement, MovementId, Muscle, Pattern, Position, Implement, Lift, BestSet, Engine } from './movement';
 import { muscles, patterns } from './movement';
 import { parseNeeds } from './needs';
-import type { CountUnit } from '../workout/workout';
+import type { CountUnit } from '../units/count-unit';
 
 /** Share of the metabolic energy that becomes work against gravity; 0.20–0.25 is the usual range for whole-body work (round figure). */
 export const grossEfficiency = 0.2;

@@ -1,5 +1,5 @@
 /** One movement of the catalogue: what it trains, what it needs, where its load goes and what limits it. */
-import type { CountUnit } from '../workout/workout';
+import type { CountUnit } from '../units/count-unit';
 import type { Needs } from './needs';
 
 export type MovementId = string;

@@ -1,6 +1,13 @@
 /** One movement of a line as it is being read: what was taken so far, and where. */
 import type { Columns, Count, Effort, Prescription, SaidUnit, Slot } from '../workout/workout';
-import type { Figure } from './read-count';
+
+export interface Figure {
+  readonly columns: Columns;
+  readonly from: number;
+  readonly to: number;
+  /** two figures with a slash between */
+  readonly paired: boolean;
+}
 
 export interface Draft {
   /** words of the movement, as written, and their tokens */

@@ -1,17 +1,9 @@
 /** How much of a movement: `9`, `12/9 cal`, `5-8`, `21-15-9:`, `4, +4 each round:`, `20 x 10 m`, `8/side`, `5+5`, `max cal in 2:00`, `1 min max`, `:30`. */
-import type { Columns, Range } from '../workout/workout';
+import type { Range } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
 import { own } from '../text/own';
 import { fixed, type Draft } from './draft';
 import { readColumns, readDuration, readLadder, readSpan, readUnit, readMassUnit } from '../text/figures';
-
-export interface Figure {
-  readonly columns: Columns;
-  readonly from: number;
-  readonly to: number;
-  /** two figures with a slash between */
-  readonly paired: boolean;
-}
 
 /** `+4 each round`, `+1 every minute`. */
 export function readStep(cursor: Cursor): number | null {

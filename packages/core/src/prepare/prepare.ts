@@ -2,7 +2,7 @@
  * Before and after: a warm-up that rehearses the version and ramps to its loads in 5–10 minutes, movement standards, cautions, a cool-down.
  * The shapes are common practice (three short rounds; or the workout in miniature), by house rule.
  */
-import { violates } from '../kit/feasible';
+import { violates } from '../limits/feasible';
 import type { Athlete } from '../athlete/athlete';
 import { movementOf, movements } from '../movements/catalogue';
 import { muscles, type Muscle } from '../movements/movement';

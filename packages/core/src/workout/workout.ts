@@ -2,6 +2,7 @@
  * The workout as a value. Everything is SI: kilograms, metres, seconds; heights in centimetres because that is what stands on the box.
  * A figure written in two columns keeps both (`men`, `women`); one figure fills both.
  */
+import type { CountUnit } from '../units/count-unit';
 import type { MassUnit } from '../units/mass';
 import type { Implement, MovementId } from '../movements/movement';
 
@@ -25,7 +26,7 @@ export interface Rest extends Range {
   readonly ratio?: number;
 }
 
-export type CountUnit = 'reps' | 'm' | 'cal' | 's';
+export type { CountUnit };
 export type Count =
   | { readonly kind: 'fixed'; readonly men: number; readonly women: number; readonly low: number | null }
   | { readonly kind: 'rung' }

@@ -10,7 +10,7 @@ import { isAsWritten, loadFor, ownedFor, totalKg, writtenKg } from '../../src/ad
 import { questionsOf, type SlotQuestion, type AdaptContext } from '../../src/adapt/slot/question';
 import { compareRanks, kinOf, stepOf, type Rank } from '../../src/adapt/slot/rank';
 import { contextFor } from '../../src/adapt/planned';
-import { headroomNeeded } from '../../src/kit/headroom';
+import { headroomNeeded } from '../../src/limits/headroom';
 import { deriveIntent } from '../../src/stimulus/intent';
 import { slotOf, versionOf, withKit, workout } from '../asking';
 

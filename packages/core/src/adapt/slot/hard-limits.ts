@@ -1,5 +1,5 @@
 /** What is never traded: kit, floor, ceiling, noise, avoid-list, range, and skills that must be told. */
-import { obstacles, type Obstacle } from '../../kit/feasible';
+import { obstacles, type Obstacle } from '../../limits/feasible';
 import type { FeasibleLoad } from '../../kit/loads';
 import type { Athlete } from '../../athlete/athlete';
 import type { Movement } from '../../movements/movement';

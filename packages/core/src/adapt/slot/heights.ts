@@ -1,6 +1,6 @@
 /** Surfaces of a place by height: boxes to jump and step on, edges for the hands. */
-import { headroomNeeded } from '../../kit/headroom';
-import { violates } from '../../kit/feasible';
+import { headroomNeeded } from '../../limits/headroom';
+import { violates } from '../../limits/feasible';
 import type { Movement } from '../../movements/movement';
 import type { Slot } from '../../workout/workout';
 import type { AdaptContext } from './question';

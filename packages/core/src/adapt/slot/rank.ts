@@ -1,6 +1,5 @@
 /** The order of a coach's thoughts, as named figures that are compared one after the other: what comes first decides, and nothing further down can buy it back. */
 import { nearness, type Nearness } from '../../movements/stand-ins';
-import type { Option } from './option';
 
 export interface Rank {
   /** −1: what the athlete prefers, among movements of one family */
@@ -54,4 +53,4 @@ export function compareRanks(a: Rank, b: Rank): number {
   for (const field of fields) if (a[field] !== b[field]) return a[field] - b[field];
   return 0;
 }
-export const ranked = (options: readonly Option[]): Option[] => [...options].sort((a, b) => compareRanks(a.rank, b.rank));
+export const ranked = <T extends { readonly rank: Rank }>(options: readonly T[]): T[] => [...options].sort((a, b) => compareRanks(a.rank, b.rank));

@@ -28,6 +28,8 @@ const schools: readonly School[] = [
   { rule: 'loadGone', value: 'tempo', of: squats, first: [], last: ['jumping-squat'] },
 ];
 
+export const isEasierPushUp = (id: string): boolean => id === 'raised-push-up' || id === 'knee-push-up';
+
 /** 0 where no school speaks; below 0 the nearer to −1 the later in its order; 1 what it does last. */
 export function schoolOf(id: string, original: Movement, rule: RuleKey | null, rules: HouseRules): number {
   if (id === original.id) return -1;

@@ -3,9 +3,8 @@ import { movementOf } from '../../movements/catalogue';
 import { wordsOf } from '../../notation/format-workout';
 import type { HouseRules } from '../../rules/house-rules';
 import type { SlotLock } from '../part/space';
+import { isEasierPushUp } from '../slot/schools';
 import type { VersionSlot } from './version-slots';
-
-export const isEasierPushUp = (id: string): boolean => id === 'raised-push-up' || id === 'knee-push-up';
 
 /** What the coach has to choose in a part; a slot whose movement is locked is chosen already. @param locks of this part */
 export function choicesToMake(slots: readonly VersionSlot[], locks: readonly SlotLock[], rules: HouseRules): string[] {

@@ -17,7 +17,7 @@ import { isAsWritten, ownedFor, totalKg, writtenKg } from '../slot/load';
 import { neighboursOf } from '../slot/likeness';
 import { writtenWith, type Option } from '../slot/option';
 import type { AdaptContext, SlotQuestion } from '../slot/question';
-import { isEasierPushUp } from './easier-push-up';
+import { isEasierPushUp } from '../slot/schools';
 import { capital, whyLeft } from './why-left';
 import { countText, muscleWords, patternWords } from './words';
 

@@ -8,7 +8,7 @@ import type { PlannedPart } from '../part/plan-parts';
 import type { PartPlan } from '../part/search';
 import { outerLadder, type Option } from '../slot/option';
 import type { AdaptContext } from '../slot/question';
-import { isEasierPushUp } from './easier-push-up';
+import { isEasierPushUp } from '../slot/schools';
 import type { VersionEdit } from './edits';
 import { fallbackOf, figuresOf, givesUpOf, reasonOf, type Fallback, type Told } from './explain';
 import { markOf, type Mark } from './marks';

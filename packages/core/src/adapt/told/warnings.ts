@@ -1,5 +1,5 @@
 /** What a coach should see before sending: missed windows, slips of the window, what the last gate found, slots nobody reaches, collisions, locks that break a limit. */
-import { sentenceForObstacle } from '../../kit/feasible';
+import { sentenceForObstacle } from '../../limits/feasible';
 import { movementOf } from '../../movements/catalogue';
 import { formatWindow, wordsOf } from '../../notation/format-workout';
 import { runWarnings } from '../../simulate/run-warnings';

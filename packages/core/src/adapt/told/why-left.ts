@@ -1,5 +1,5 @@
 /** Why the movement as written was left, as a clause a coach would say. */
-import { sentenceForObstacle, type Obstacle } from '../../kit/feasible';
+import { sentenceForObstacle, type Obstacle } from '../../limits/feasible';
 import type { AvoidName } from '../../athlete/athlete';
 import { movementOf } from '../../movements/catalogue';
 import type { Movement } from '../../movements/movement';

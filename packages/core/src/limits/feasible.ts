@@ -3,7 +3,7 @@ import type { Athlete, AvoidName } from '../athlete/athlete';
 import type { Movement } from '../movements/movement';
 import { meetsNeeds, type NeedAtom, type Needs } from '../movements/needs';
 import { headroomNeeded } from './headroom';
-import type { KitItem, Place } from './kit';
+import type { KitItem, Place } from '../kit/kit';
 
 export type Obstacle =
   | { readonly code: 'needs'; readonly text: string }

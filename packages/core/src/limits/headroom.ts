@@ -5,7 +5,7 @@
 import type { Athlete } from '../athlete/athlete';
 import { heights } from '../movements/heights';
 import type { Movement } from '../movements/movement';
-import type { Place } from './kit';
+import type { Place } from '../kit/kit';
 
 export const gripReachShare = 1.195;
 /** m above the hand: a bell behind the wrist, half a full-size plate, a can or a bag on the palm */

@@ -1,0 +1,2 @@
+/** What work is counted in. */
+export type CountUnit = 'reps' | 'm' | 'cal' | 's';
