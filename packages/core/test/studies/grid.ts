@@ -88,7 +88,7 @@ export function editFigures(text: string, athlete: Athlete): EditFigures {
     recounted: cut ? 0 : kept.filter(({ slot }) => JSON.stringify(slot.reps) !== JSON.stringify(slot.original!.reps)).length,
     strange: adapted.workout.parts.flatMap((part, at) => strangeFigures(part, adapted, at)),
     insideBand: adapted.insideBand,
-    told: adapted.warnings.some(({ code }) => code === 'window_missed' || code === 'window_slip'),
+    told: adapted.warnings.some(({ code }) => code === 'window_missed' || code === 'window_slip' || code === 'off_pace'),
   };
 }
 

@@ -2,6 +2,7 @@
  * The count of an option. What is kept keeps its count; a swap keeps it too, unless a stated conversion or a house rule says otherwise or it would be really different
  * (a third more or less effort or time). What is counted in other units takes the time it was meant to take.
  */
+import { movementOf } from '../../movements/catalogue';
 import type { Movement } from '../../movements/movement';
 import type { RuleKey } from '../../rules/house-rules';
 import type { Demand } from '../../simulate/demand';
@@ -157,11 +158,12 @@ function byTime(ask: Ask): Counted {
   const perUnit = boutOf(demand, 10, context.capacity).seconds / 10;
   const wanted = stimulus.bout.seconds / Math.max(1, stimulus.count) / perUnit;
   const { perSide } = sidesOf(ask);
+  const machines = movementOf(question.slot.movement).patterns.machine !== undefined && movement.patterns.machine !== undefined;
   const most = isFiller(movement) && demand.unit === 's' ? Math.max(leastFillerSeconds, mostFillerSeconds / question.bouts) : Infinity;
   const figure = (written: number): number => {
     const asked = Math.min(most, (written * wanted) / (perSide ? 2 : 1));
-    // calorie for calorie and metre for metre, where it is near enough
-    if (demand.unit === question.slot.unit && !perSide && Math.abs(asked / written - 1) < leastChange) return written;
+    // a machine for a machine: calorie for calorie and metre for metre, where it is near enough
+    if (machines && demand.unit === question.slot.unit && Math.abs(asked / written - 1) < leastChange) return written;
     const figure = movement.id === 'run' && demand.unit === 'm' ? lapsFor(asked, context) : nearestFigure(asked, demand.unit, movement.side === 'alternating');
     return figure > most && Number.isFinite(most) ? Math.floor(most / 5) * 5 : figure;
   };

@@ -11,6 +11,7 @@ import type { Part, Workout } from '../../workout/workout';
 import type { Lock } from '../lock';
 import { isHangingPull } from '../gate/volume-caps';
 import type { PlannedPart } from '../part/plan-parts';
+import type { PartPlan } from '../part/search';
 import { hardLimits } from '../slot/hard-limits';
 import { isNewer, type AdaptContext } from '../slot/question';
 import { choicesToMake } from './easier-push-up';
@@ -20,6 +21,7 @@ import type { VersionPart } from './version-slots';
 export interface VersionWarning {
   readonly code:
     | 'window_missed'
+    | 'off_pace'
     | 'window_slip'
     | 'sense'
     | 'not_reached'
@@ -96,10 +98,18 @@ function sayScores({ planned, intent, elasticity }: WarningsAsked, say: Say): vo
         'window_missed',
         `Part ${index + 1}: ${scoreText(plan.result.score, band.up)}, outside the window; no edit a coach would make brings it in, nor do two.`,
       );
+    else if (!plan.met && plan.evaluated.beyond !== 0) say('off_pace', offPace(plan, intent.parts[index]!.stimulus.score, index));
   });
   // where everybody who does it all has the same score there is nothing to tell
   if (elasticity < littleTold && elasticity > 0.005)
     say('tells_little', `A score in this version tells little of fitness: somebody a tenth fitter does it ${(10 * elasticity).toFixed(1)} % better.`);
+}
+function offPace({ evaluated, result }: PartPlan, reference: number, index: number): string {
+  const up = evaluated.part.kind === 'amrap';
+  const compared = `Part ${index + 1}: ${scoreText(result.score, up)} where the reference comes to ${scoreText(reference, up)}`;
+  return evaluated.beyond > 0
+    ? `${compared}; no edit a coach would make brings it nearer, nor do two.`
+    : `${compared}; somebody so fit gets more load and no other text, and there is no more load to give.`;
 }
 const scoreText = (score: number, rounds: boolean): string => (rounds ? `${score.toFixed(1)} rounds` : formatClock(score));
 
