@@ -195,10 +195,12 @@ function whole({ written, part, plan }: Asked): Finding[] {
   const block = (each: Part) => (each.kind === 'forTime' ? each.items.find((item) => item.kind === 'block') : undefined);
   const [before, after] = [block(written), block(part)];
   const lost = before?.kind === 'block' && after?.kind === 'block' && !before.ladder && after.rounds.high < leastRounds * before.rounds.high;
-  const capped = part.kind === 'forTime' && part.capSeconds !== null && !part.capPerSet && plan.result.reached !== null && plan.result.score > part.capSeconds;
+  const cap = part.kind === 'forTime' && !part.capPerSet ? part.capSeconds : null;
+  // a cap that the reference does not meet either is the coach's, and is meant to be met by few
+  const capped = cap !== null && plan.result.reached !== null && plan.result.score > cap && plan.space.intent.stimulus.score <= cap;
   return [
     ...(lost ? [{ code: 'rounds_lost' as const, slot: null, message: `${after.rounds.high} of ${before.rounds.high} rounds are left.` }] : []),
-    ...(capped ? [{ code: 'over_cap' as const, slot: null, message: `It is not done within its own cap of ${formatClock(part.capSeconds)}.` }] : []),
+    ...(capped ? [{ code: 'over_cap' as const, slot: null, message: `It is not done within its own cap of ${formatClock(cap)}.` }] : []),
   ];
 }
 
