@@ -29,13 +29,13 @@ const firstGuess = (program: PartProgram, capacity: Capacity): number => {
   return Math.max(30, Math.min(part.capSeconds ?? Infinity, seconds * part.sets));
 };
 
-/** One run. For-time parts are paced by how long they will last, so the walk is repeated until it ends where it was meant to, unless `lengths` says it. */
 /** s; nothing is paced for less */
 const shortest = 15;
 const mostPasses = 6;
 /** share by which an end may miss the one it was paced by */
 const settled = 0.005;
 
+/** One run. For-time parts are paced by how long they will last, so the walk is repeated until it ends where it was meant to, unless `lengths` says it. */
 export function walkProgram(program: Program, options: WalkOptions = {}): Run {
   const once = (lengths: readonly number[], trace: boolean): Run => {
     const walker = new Walker(program, { ...options, trace });
@@ -46,12 +46,12 @@ export function walkProgram(program: Program, options: WalkOptions = {}): Run {
   const guess = program.parts.map((part) => firstGuess(part, program.capacity));
   const timed = program.parts.some((part) => part.kind === 'forTime');
   if (!timed) return once(guess, options.trace === true);
-  let lengths = guess;
-  for (let pass = 0; pass < mostPasses; pass++) {
-    const took = once(lengths, false).parts.map((part) => Math.max(shortest, part.endSeconds - part.startSeconds));
-    const off = Math.max(...took.map((seconds, index) => Math.abs(seconds / lengths[index]! - 1)));
-    lengths = took;
-    if (off < settled) break;
+  let run = once(guess, false);
+  for (let pass = 1; pass < mostPasses; pass++) {
+    const lengths = run.parts.map(lengthOf);
+    run = once(lengths, options.trace === true);
+    if (run.parts.every((part, index) => Math.abs(lengthOf(part) / lengths[index]! - 1) < settled)) break;
   }
-  return once(lengths, options.trace === true);
+  return run;
 }
+const lengthOf = ({ startSeconds, endSeconds }: PartResult): number => Math.max(shortest, endSeconds - startSeconds);
