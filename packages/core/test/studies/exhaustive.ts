@@ -6,7 +6,6 @@ import { defaultRules, parseWorkout } from '../../src/index';
 import { costOf, meet, type Edit } from '../../src/adapt/part/edit';
 import { editsOf, replaced } from '../../src/adapt/part/edits-of';
 import { evaluatePoint, type Evaluated, type Point } from '../../src/adapt/part/evaluate';
-import type { PartPlan } from '../../src/adapt/part/search';
 import { planVersion } from '../../src/adapt/planned';
 import { randomAthlete } from '../people';
 import { windowed } from './grid';
@@ -21,11 +20,10 @@ export interface ExhaustiveCase {
   readonly evaluations: number;
 }
 
-function pairPoint(space: PartPlan['space'], a: { edit: Edit; point: Point }, b: { edit: Edit; point: Point }): Point {
+function pairPoint(a: { edit: Edit; point: Point }, b: { edit: Edit; point: Point }): Point {
   const options = replaced(a.point.options, 'slots' in b.edit ? b.edit.slots : [], (option, slot) =>
     b.edit.kind === 'load' ? { ...option, load: b.point.options[slot]!.load } : { ...option, count: b.point.options[slot]!.count },
   );
-  void space;
   return { options, lever: b.edit.kind === 'rounds' || b.edit.kind === 'scheme' ? b.point.lever : a.point.lever };
 }
 
@@ -41,9 +39,7 @@ export function exhaustiveCase(seed: number, most: number): ExhaustiveCase | nul
   const singles = editsOf(space, untouched, harder, loadOnly);
   const pairs = loadOnly
     ? []
-    : singles.flatMap((a, at) =>
-        singles.slice(at + 1).flatMap((b) => (meet(a.edit, b.edit) ? [] : [{ edits: [a.edit, b.edit], point: pairPoint(space, a, b) }])),
-      );
+    : singles.flatMap((a, at) => singles.slice(at + 1).flatMap((b) => (meet(a.edit, b.edit) ? [] : [{ edits: [a.edit, b.edit], point: pairPoint(a, b) }])));
   const all = [...singles.map(({ edit, point }) => ({ edits: [edit], point })), ...pairs];
   if (all.length > most || all.length === 0) return null;
   const fits = ({ beyond, walls }: Evaluated): boolean => beyond === 0 && walls.length === 0;
