@@ -123,9 +123,6 @@ function linesOfSteps(steps: readonly Step[]): string[] {
   return lines;
 }
 export const linesOfTick = ({ steps }: Tick): string[] => linesOfSteps(steps);
-/** Lines of a list for one pass; a piece of several ticks is told by {@link ticksOf}. */
-export const linesOfPass = (items: readonly Item[], pass: number): string[] => ticksOf(items, pass).flatMap(linesOfTick);
-
 /** `3 rounds`, `21-15-9`, `3 rounds, rest 1:00 between`. */
 export function blockWords(block: Block): string {
   const ladder = rungsOf(block);

@@ -566,4 +566,3 @@ for (const row of rows) {
 
 /** The movements that stand in for one, nearest first; empty where the trade has no list, and only likeness is left. */
 export const standInsOf = (id: MovementId): readonly StandIn[] => byMovement.get(id) ?? [];
-export const standInRows = rows;

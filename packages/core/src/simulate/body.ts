@@ -87,11 +87,11 @@ const groups = muscles.length;
 const decay = (x: number): number => 1 / (1 + x * (1 + x * (0.5 + x * (1 / 6 + x / 24))));
 /** What is left, in the mean, of something that arrived evenly over x time constants: (1 − e^−x)/x. */
 const meanDecay = (x: number): number => (x < 1e-6 ? 1 : (1 - decay(x)) / x);
-/** how far above the sustainable power nobody goes for longer than a sprint, and the s the rest of the reserve is spread over at an end (round figures) */
-const mostPower = 2;
-const sprintSeconds = 10;
-/** share of the reserve that work in sets comes to, against a run or a row that ends with none left (fitted with the table) */
-const spentInSets = 0.9;
+/**
+ * How the reserve is spent. A run or a machine ends with none left, as told times do; work in sets keeps a tenth (fitted with the table). `over` s at an end, and at most
+ * `most` times the sustainable power (round figures).
+ */
+const spending = { steady: { share: 1, over: 10, most: 2 }, sets: { share: 0.9, over: 45, most: 1.7 } } as const;
 /** s of running or rowing after which the legs alone would stop; breathing does long before (round figure) */
 const engineEndurance = 2400;
 
@@ -161,7 +161,8 @@ export class Body {
   /** Metabolic power this athlete would choose, W per kg: the sustainable one and an even share of the reserve over what is ahead. */
   private power(ahead: number, steady: boolean): number {
     const sustained = this.criticalPower * sustainedShare(this.worked + ahead) * (1 - this.set.powerLoss * this.general());
-    return Math.min(this.criticalPower * mostPower, sustained + ((steady ? 1 : spentInSets) * this.reserve) / Math.max(sprintSeconds, ahead));
+    const { share, over, most } = steady ? spending.steady : spending.sets;
+    return Math.min(this.criticalPower * most, sustained + (share * this.reserve) / Math.max(over, ahead));
   }
 
   /** Time passes without work. */

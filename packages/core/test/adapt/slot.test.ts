@@ -208,6 +208,12 @@ describe('counts that follow a swap', () => {
     expect(slot.reps[0]! * (slot.perSide ? 2 : 1)).toBeGreaterThanOrEqual(count);
     expect(slot.reps[0]).toBeLessThanOrEqual(count);
   });
+  test('as many as possible in a minute stays a minute, and sets without a cap are no fault of the version', () => {
+    const newcomer = withKit(['chair 45 cm'], { level: 'new' });
+    const { version, warnings } = versionOf('3 sets, rest 2:00 between\n  400 m run\n  max push-up in 1:00', newcomer);
+    expect(version.text).toMatch(/max [a-z -]*push-up in 1:00/);
+    expect(warnings.map(({ code }) => code)).not.toContain('sense');
+  });
   test('a run where none can be is another engine or the same breath, never a squat', () => {
     const { version } = versionOf('AMRAP 12:00\n200 m run\n10 push-up', withKit([]));
     expect(movementOf(version.parts[0]!.slots[0]!.movement).patterns.squat ?? 0).toBe(0);

@@ -213,15 +213,21 @@ function owned({ plan, context }: Asked): Finding[] {
   );
 }
 
-/** The version's text reads back to what it was written from, without a warning. */
-function readsBack({ part }: Asked): Finding[] {
-  const { workout, diagnostics } = parseWorkout(formatWorkout({ title: null, intent: null, notes: [], parts: [part], tiers: [] }));
-  const written = slotsOfPart(part);
+const textOf = (part: Part): string => formatWorkout({ title: null, intent: null, notes: [], parts: [part], tiers: [] });
+const complaints = (diagnostics: ReturnType<typeof parseWorkout>['diagnostics']) =>
+  diagnostics.filter(({ level, code }) => level !== 'info' && code !== 'unknown_movement');
+
+/** The version's text reads back to what it was written from, with no warning that the coach's own text does not give. */
+function readsBack({ written, part }: Asked): Finding[] {
+  const { workout, diagnostics } = parseWorkout(textOf(part));
+  const slots = slotsOfPart(part);
   const read = workout.parts[0] ? slotsOfPart(workout.parts[0]) : [];
-  const wrong = written.findIndex((slot, at) => read[at]?.movement !== slot.movement || read[at]?.implement !== slot.implement);
-  const said = diagnostics.filter(({ level, code }) => level !== 'info' && code !== 'unknown_movement');
-  return wrong >= 0 || said.length > 0
-    ? [{ code: 'text', slot: wrong >= 0 ? wrong : null, message: `The text of it reads otherwise${said[0] ? `: ${said[0].message}` : ''}.` }]
+  const wrong = slots.findIndex((slot, at) => read[at]?.movement !== slot.movement || read[at]?.implement !== slot.implement);
+  const found = complaints(diagnostics);
+  const before = found.length > 0 ? new Set(complaints(parseWorkout(textOf(written)).diagnostics).map(({ code }) => code)) : new Set();
+  const [said] = found.filter(({ code }) => !before.has(code));
+  return wrong >= 0 || said
+    ? [{ code: 'text', slot: wrong >= 0 ? wrong : null, message: `The text of it reads otherwise${said ? `: ${said.message.replace(/\.$/, '')}` : ''}.` }]
     : [];
 }
 

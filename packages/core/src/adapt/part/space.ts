@@ -2,7 +2,7 @@
 import type { PartIntent } from '../../stimulus/intent';
 import type { Part } from '../../workout/workout';
 import { optionsFor } from '../slot/fill';
-import { ownedFor, totalKg } from '../slot/load';
+import { ownedFor } from '../slot/load';
 import { movementOf } from '../../movements/catalogue';
 import type { Option } from '../slot/option';
 import { questionsOf, type AdaptContext, type SlotQuestion } from '../slot/question';
@@ -105,5 +105,3 @@ function nearestLoad(context: AdaptContext, option: Option, kg: number): Option[
   const owned = ownedFor(movementOf(option.movement), context).filter((load) => load.implement === option.load!.implement);
   return owned.reduce((best, load) => (Math.abs(load.grams / 1000 - kg) < Math.abs(best.grams / 1000 - kg) ? load : best), owned[0] ?? option.load!);
 }
-
-export const loadKgOf = ({ load }: Option): number | null => (load ? totalKg(load) : null);

@@ -232,7 +232,9 @@ export function countFor(ask: Ask): Counted {
   if (movement.id === slot.movement && coachRank === null) return made(ask, keptCount(slot, context), slot.unit, slot.perSide);
   const conversion = coachRank === null ? statedConversion(slot.movement, movement.id, context.rules, context.capacity) : null;
   if (conversion) return converted(ask, conversion);
-  if (slot.count.kind === 'max' || slot.count.kind === 'matchTime') return made(ask, { kind: 'max' }, demand.unit, sidesOf(ask).perSide);
+  // as many as possible in the time that was written for it
+  if (slot.count.kind === 'max') return made(ask, slot.count, demand.unit, sidesOf(ask).perSide);
+  if (slot.count.kind === 'matchTime') return made(ask, { kind: 'max' }, demand.unit, sidesOf(ask).perSide);
   return demand.unit === slot.unit && movement.limit.by !== 'engine' ? byEffort(ask) : byTime(ask);
 }
 

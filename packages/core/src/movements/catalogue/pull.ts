@@ -299,5 +299,5 @@ export const pulls = [
   movement('band-pull-down', handRow, { aliases: ['band lat pull-down'], patterns: { verticalPull: 1 }, load: held('hands', 1, 'band'), needs: 'bar | anchor', limit: ofLift('row', 0.8), easier: ['floor-pull'], harder: ['band-pull-up'] }),
   movement('hammer-curl', curling, { load: held('hands', 2, 'dumbbell', 'kettlebell'), limit: ofLift('row', 0.42), easier: ['curl'], harder: ['chin-up'] }),
   movement('band-curl', curling, { load: held('hands', 1, 'band'), limit: ofLift('row', 0.46), easier: [], harder: ['curl'] }),
-  movement('curl', curling, { aliases: ['dumbbell curl', 'barbell curl', 'biceps curl'], load: held('hands', 1, 'barbell', 'dumbbell', 'kettlebell'), easier: [], harder: ['chin-up'] }),
+  movement('curl', curling, { aliases: ['dumbbell curl', 'barbell curl', 'biceps curl'], load: held('hands', 1, 'barbell', 'dumbbell', 'kettlebell', 'can'), easier: [], harder: ['chin-up'] }),
 ];

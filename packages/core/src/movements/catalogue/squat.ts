@@ -89,7 +89,7 @@ export const squats = [
     muscles: { quads: 1, posterior: 0.5, calves: 0.5, trunk: 0.2 },
     avoid: ['deep_knee', 'jumping'],
     rise: [0.42, 0],
-    cycle: 1.8,
+    cycle: 1.75,
     limit: ofLift('backSquat', 0.62, bodyShare),
     skill: 0,
     easier: ['air-squat'],
