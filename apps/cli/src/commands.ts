@@ -5,7 +5,6 @@ import { fileSchemas, jsonSchemaOf, presentAdapted, presentLoads, presentMovemen
 import {
   adapt,
   barePlace,
-  compareScores,
   capacityOf,
   findMovement,
   formatClock,
@@ -15,19 +14,21 @@ import {
   movements,
   nearestMovements,
   parseWorkout,
+  placeDay,
   planClock,
   checkScores,
-  leadingScore,
   scoresProblem,
   rulesAtWork,
   tierAthlete,
-  usualScoreRules,
   trimNumber,
   wordsOf,
   type Athlete,
+  type BoardRow,
+  type DayBoard,
+  type DayEntry,
+  type PartBoard,
   type Place,
   type Prediction,
-  type Result,
   type Workout,
 } from '@gambito/core';
 import Papa from 'papaparse';
@@ -159,7 +160,7 @@ function compareCommand(path: string, options: Options): number {
       { message: `${resultsPath}: the column${missing.length > 1 ? 's' : ''} ${missing.join(', ')} missing; expected athlete, version, score.` },
     ]);
   const lines = new Map<string, number>();
-  const results = csv.data.flatMap((row, index): Result[] => {
+  const results = csv.data.flatMap((row, index): DayEntry[] => {
     const read = readResult(row, index + 2, { workout, resultsPath, people, directory: options.people ?? '' });
     const name = (row['athlete'] ?? '').trim().toLowerCase();
     const before = lines.get(name);
@@ -170,15 +171,32 @@ function compareCommand(path: string, options: Options): number {
     return read.result ? [read.result] : [];
   });
   if (problems.length > 0) throw new InputError(problems);
-  const board = rounded(compareScores(workout, results, null, rulesFrom(options.rules) ?? usualScoreRules));
-  if (options.json) printJson({ board });
-  else
-    for (const row of board)
-      print(
-        `${String(row.rank).padStart(3)}  ${row.athlete.padEnd(16)} ${row.score.padEnd(10)} ${row.equivalent ? `= ${bandText({ ...row.equivalent } as Prediction)}, index ${row.index}` : ''}  ${row.verdict}`,
-      );
+  printBoards(placeDay(workout, results, null, rulesFrom(options.rules) ?? undefined), options.json ?? false);
   return 0;
 }
+
+/** The leading board alone, and with several scores every board and the day's. */
+function printBoards({ boards, day }: DayBoard<DayEntry>, json: boolean): void {
+  const rowsOf = (board: PartBoard<DayEntry> | undefined) => rounded((board?.placed ?? []).map(({ row }) => row));
+  if (json) {
+    const several = day && {
+      boards: boards.map((board) => ({ label: board.label, parts: board.parts, board: rowsOf(board) })),
+      day: rounded(day.map(({ entry, ...row }) => ({ athlete: entry.athlete.name, ...row }))),
+    };
+    return printJson({ board: rowsOf(boards[0]), ...several });
+  }
+  for (const board of boards) {
+    if (day) print(board.label);
+    for (const row of rowsOf(board)) print(boardLine(row));
+  }
+  if (day) print('The day');
+  for (const { rank, entry, places, points } of day ?? [])
+    print(
+      `${String(rank).padStart(3)}  ${entry.athlete.name.padEnd(16)} places ${places.map((place) => place ?? '–').join(', ')}, points ${points === null ? '–' : trimNumber(points, 1)}`,
+    );
+}
+const boardLine = (row: BoardRow): string =>
+  `${String(row.rank).padStart(3)}  ${row.athlete.padEnd(16)} ${row.score.padEnd(10)} ${row.equivalent ? `= ${bandText({ ...row.equivalent } as Prediction)}, index ${row.index}` : ''}  ${row.verdict}`;
 
 interface ResultsFile {
   readonly workout: Workout;
@@ -191,7 +209,7 @@ function readResult(
   row: Record<string, string>,
   at: number,
   { workout, resultsPath, people, directory }: ResultsFile,
-): { result: Result | null; problems: { message: string }[] } {
+): { result: DayEntry | null; problems: { message: string }[] } {
   const line = `${resultsPath}:${at}`;
   const athlete = people.get((row['athlete'] ?? '').trim().toLowerCase());
   const scoreText = (row['score'] ?? '').trim();
@@ -201,10 +219,8 @@ function readResult(
     const version = versionName === '' || versionName.toLowerCase() === 'original' ? workout : workoutFrom(versionPath(resultsPath, versionName)).workout;
     const checked = checkScores(scoreText, version, { category: athlete?.category ?? 'men', units: athlete?.units ?? 'kg' });
     const wrong = scoresProblem(checked);
-    const score = leadingScore(checked.text ?? '', version);
-    if (wrong || !score)
-      return { result: null, problems: [...problems, { message: `${line}: ${wrong ?? `“${scoreText}” has no score of the leading part.`}` }] };
-    return { result: athlete ? { athlete, version, versionName: versionName || 'original', score, scoreText } : null, problems };
+    if (wrong) return { result: null, problems: [...problems, { message: `${line}: ${wrong}` }] };
+    return { result: athlete ? { athlete, version, versionName: versionName || 'original', scoreText } : null, problems };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return { result: null, problems: [...problems, ...error.problems] };

@@ -94,7 +94,7 @@ describe('another coach', () => {
     const theirs = await addWorkout(other);
     expect((await other('POST', `/workouts/${theirs}/scores`, { athleteId: athlete, score: '9+3' })).status).toBe(404);
     expect((await other('PUT', `/workouts/${theirs}/locks/${athlete}`, { locks: [] })).status).toBe(404);
-    expect((await maruvel('GET', `/workouts/${workout}/board`)).json.board).toHaveLength(1);
+    expect((await maruvel('GET', `/workouts/${workout}/board`)).json.boards[0].rows).toHaveLength(1);
     expect((await maruvel('GET', `/workouts/${workout}`)).json.text).toBe(text);
   });
   test('has house rules of its own', async () => {
@@ -155,7 +155,7 @@ test('namesakes keep their own rows: what is deleted is the score that was point
     [younger, '6+0'],
   ]);
   await maruvel('DELETE', `/workouts/${id}/scores/${board[1].scoreId}`);
-  expect((await maruvel('GET', `/workouts/${id}/board`)).json.board.map((each: { athleteId: number }) => each.athleteId)).toEqual([elder]);
+  expect((await maruvel('GET', `/workouts/${id}/board`)).json.boards[0].rows.map((each: { athleteId: number }) => each.athleteId)).toEqual([elder]);
 });
 
 test('past results: the newest eight of an athlete, deleted ones left out', async () => {

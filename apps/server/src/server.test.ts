@@ -132,18 +132,19 @@ describe('the whole path', () => {
     expect(wrong.json.detail).toMatch(/7\+12/);
     expect((await call('GET', `/workouts/${workout.id}/board`)).json.missing).toHaveLength(1);
     await call('POST', `/a/${token}/score`, { score: '8+5', note: 'windy' }, '');
-    const { board, missing } = (await call('GET', `/workouts/${workout.id}/board`)).json;
+    const { boards, missing } = (await call('GET', `/workouts/${workout.id}/board`)).json;
+    const board = boards[0].rows;
     expect(missing).toEqual([]);
     expect(board[0]).toMatchObject({ athlete: 'Tabrik', score: '8+5', note: 'windy', inWindow: true, rank: 1 });
     expect(board[0].equivalent.median).toBeGreaterThan(4);
     await call('POST', `/workouts/${workout.id}/scores`, { athleteId: athlete.id, score: '9+0' });
-    const corrected = (await call('GET', `/workouts/${workout.id}/board`)).json.board;
+    const corrected = (await call('GET', `/workouts/${workout.id}/board`)).json.boards[0].rows;
     expect(corrected).toHaveLength(1);
     expect(corrected[0].score).toBe('9+0');
     await call('DELETE', `/workouts/${workout.id}/scores/${corrected[0].scoreId}`);
-    expect((await call('GET', `/workouts/${workout.id}/board`)).json.board).toEqual([]);
+    expect((await call('GET', `/workouts/${workout.id}/board`)).json.boards[0].rows).toEqual([]);
     await call('POST', `/workouts/${workout.id}/scores/${corrected[0].scoreId}/restore`);
-    expect((await call('GET', `/workouts/${workout.id}/board`)).json.board).toHaveLength(1);
+    expect((await call('GET', `/workouts/${workout.id}/board`)).json.boards[0].rows).toHaveLength(1);
   });
   test('an athlete’s scores feed the next versions, but not the version they were scored in', async () => {
     const run = '# Long Mole\nfor time, cap 40:00\n3000 m run\nwindow: 14:00-19:00\n';

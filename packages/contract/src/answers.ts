@@ -1,6 +1,6 @@
 /** What the server answers over HTTP: it checks its answers against these, and the web takes its types from them. */
 import { z } from 'zod';
-import { boardRowSchema } from './file-schemas';
+import { boardRowSchema, dayRowSchema } from './file-schemas';
 import { scoreKindSchema } from './workout-schema';
 
 export const meSchema = z.object({
@@ -73,10 +73,21 @@ export const scoreFieldSchema = z.object({
 });
 
 const expectation = z.object({ unit: z.string(), low: z.number(), median: z.number(), high: z.number() });
+/** what stands behind a row of a board, to correct or delete it */
+const loggedSchema = z.object({
+  scoreId: z.number(),
+  athleteId: z.number(),
+  /** every part's score, as it is kept */
+  entry: z.string(),
+  note: z.string(),
+  versionText: z.string(),
+  category: z.enum(['men', 'women']),
+});
 export const boardSchema = z.object({
-  board: z.array(
-    boardRowSchema.extend({ scoreId: z.number(), athleteId: z.number(), note: z.string(), versionText: z.string(), category: z.enum(['men', 'women']) }),
-  ),
+  /** one a score of the workout; the first is the leading part's */
+  boards: z.array(z.object({ label: z.string(), rows: z.array(boardRowSchema.merge(loggedSchema)) })),
+  /** ranks over the boards by the house rule; null where the workout has one score */
+  day: z.array(dayRowSchema.merge(loggedSchema)).nullable(),
   missing: z.array(
     z.object({
       athleteId: z.number(),
@@ -91,9 +102,13 @@ export const boardSchema = z.object({
   fields: z.array(scoreFieldSchema),
   /** the house rule for boards */
   school: z.string(),
+  /** the house rule for several scores in a day */
+  dayRule: z.enum(['places', 'index', 'lead']),
 });
 export type Board = z.infer<typeof boardSchema>;
-export type BoardEntry = Board['board'][number];
+export type BoardEntry = Board['boards'][number]['rows'][number];
+export type DayEntry = NonNullable<Board['day']>[number];
+export type LoggedScore = z.infer<typeof loggedSchema>;
 
 const briefLine = z.object({
   text: z.string(),

@@ -188,7 +188,18 @@ export const boardRowSchema = z.object({
   elasticity: z.number().nullable(),
   evidence: z.string().nullable().describe('what logged results said about the swaps of this version'),
 });
-export const compareSchema = z.object({ board: z.array(boardRowSchema) });
+/** a row of the day's board: several scores in one workout, ranked over their boards by the house rule */
+export const dayRowSchema = z.object({
+  athlete: z.string(),
+  rank: z.number(),
+  places: z.array(z.number().nullable()).readonly().describe('place on each board, in their order; null where no score was logged'),
+  points: z.number().nullable().describe('places added up or mean index, by the house rule'),
+});
+export const compareSchema = z.object({
+  board: z.array(boardRowSchema).describe('the leading part'),
+  boards: z.array(z.object({ label: z.string(), parts: z.array(z.number()), board: z.array(boardRowSchema) })).optional(),
+  day: z.array(dayRowSchema).optional(),
+});
 export const loadSchema = z.object({
   implement: z.string(),
   count: z.union([z.literal(1), z.literal(2)]),

@@ -74,6 +74,7 @@ export { comparabilityOf, elasticityNear, elasticityOf, fitnessFor, parOf } from
 export { sessionLoad } from './scoring/session-load';
 export { boardShift, carryOver, equivalentOf, lessonOf, readDone, swapsOf, type Done, type Equivalent, type Reading } from './scoring/equivalent';
 export { compareScores, placeResults, type BoardRow, type Placed, type Result } from './scoring/board';
+export { placeDay, type DayBoard, type DayEntry, type DayRow, type PartBoard } from './scoring/day-board';
 export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions } from './scoring/learn-conversions';
 export { capacityOf, learnFitness, pastResultsSentence, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, readScoreAs, type Score } from './scoring/score-text';

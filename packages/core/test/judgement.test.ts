@@ -20,6 +20,7 @@ import {
   tierAthlete,
   usualPriors,
   usualScoreRules,
+  type ScoreRules,
   type Athlete,
   type Adapted,
   type AdaptOptions,
@@ -307,7 +308,7 @@ describe('house rules act', () => {
   });
   test('several sets, one score', () => {
     const times = [180, 200, 250];
-    expect(['each', 'slowest', 'sum', 'fastestSlowest'].map((school) => setsFigure(times, school))).toEqual([210, 250, 630, 215]);
+    expect((['each', 'slowest', 'sum', 'fastestSlowest'] as const).map((school) => setsFigure(times, school))).toEqual([210, 250, 630, 215]);
   });
   test('unfinished at the cap: equivalent time looks past it', () => {
     const original = workout('for time, cap 6:00\n21-15-9\nthruster @ 42.5/30 kg\npull-up');
@@ -318,7 +319,8 @@ describe('house rules act', () => {
       score: { kind: 'capped' as const, repsLeft: 20 },
       scoreText: 'CAP+20',
     };
-    const median = (unfinished: string): number => compareScores(original, [row], null, { ...usualScoreRules, unfinished })[0]!.equivalent!.median;
+    const median = (unfinished: ScoreRules['unfinished']): number =>
+      compareScores(original, [row], null, { ...usualScoreRules, unfinished })[0]!.equivalent!.median;
     expect(median('capPlusReps')).toBeCloseTo(380, 0);
     expect(median('equivalentTime')).toBeGreaterThan(median('capPlusReps'));
     // 45 thrusters and 45 pull-ups, 20 of them left

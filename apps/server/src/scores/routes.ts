@@ -1,5 +1,5 @@
 import { boardSchema, rounded } from '@gambito/contract';
-import { leadingScore, parseWorkout, placeResults, scoreFields, type Result } from '@gambito/core';
+import { parseWorkout, placeDay, scoreFields } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { athleteOf, knownAthlete, listAthletes } from '../athletes/store';
@@ -31,38 +31,27 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
       const today = todayIn(coach.timeZone, now());
       const [scores, athletes, sends] = await Promise.all([scoresOf(row.id), listAthletes(coach.id), SendRow.findAll({ where: { workoutId: row.id } })]);
       const original = parseWorkout(row.text, { units: unitsOf(coach) }).workout;
-      const results = scores.flatMap((score): (Result & { scoreId: number; athleteId: number; note: string; versionText: string })[] => {
+      const entries = scores.flatMap((score) => {
         const stored = athletes.find((each) => each.id === score.athleteId);
-        const version = parseWorkout(score.versionText).workout;
-        const read = leadingScore(score.score, version);
-        if (!stored || !read) return [];
-        return [
-          {
-            athlete: { ...athleteOf(stored, today, row.id), name: stored.name },
-            version,
-            versionName: score.versionText === row.text ? 'original' : 'own version',
-            score: read,
-            scoreText: score.score,
-            scoreId: score.id,
-            athleteId: score.athleteId,
-            note: score.note,
-            versionText: score.versionText,
-          },
-        ];
+        if (!stored) return [];
+        const athlete = { ...athleteOf(stored, today, row.id), name: stored.name };
+        const logged = {
+          scoreId: score.id,
+          athleteId: score.athleteId,
+          entry: score.score,
+          note: score.note,
+          versionText: score.versionText,
+          category: athlete.category,
+        };
+        const versionName = score.versionText === row.text ? 'original' : 'own version';
+        return [{ athlete, version: parseWorkout(score.versionText).workout, versionName, scoreText: score.score, logged }];
       });
       const history = await scoresOfCoach(coach.id);
       const learned = reader.learnedFrom(history, (id) => {
         const stored = athletes.find((each) => each.id === id);
         return stored ? athleteOf({ ...stored, results: [] }, today, null) : null;
       });
-      const board = placeResults(original, results, learned, rulesOf(coach)).map(({ row: placed, result }) => ({
-        ...rounded(placed),
-        scoreId: result.scoreId,
-        athleteId: result.athleteId,
-        note: result.note,
-        versionText: result.versionText,
-        category: result.athlete.category,
-      }));
+      const { boards, day } = placeDay(original, entries, learned, rulesOf(coach));
       const missing = athletes
         .filter((each) => !scores.some((score) => score.athleteId === each.id))
         .map((each) => {
@@ -76,7 +65,14 @@ export function scoreRoutes(plain: FastifyInstance, { now }: Services): void {
             expected: sent ? briefOfRow(sent).parts.map(({ predicted }) => predicted ?? null) : [],
           };
         });
-      return { board, missing, fields: scoreFields(original), school: rulesOf(coach).board };
+      return {
+        boards: boards.map(({ label, placed }) => ({ label, rows: placed.map(({ row: line, result }) => ({ ...rounded(line), ...result.logged })) })),
+        day: day && day.map(({ entry, ...line }) => ({ ...rounded(line), athlete: entry.athlete.name, ...entry.logged })),
+        missing,
+        fields: scoreFields(original),
+        school: rulesOf(coach).board,
+        dayRule: rulesOf(coach).severalScores,
+      };
     },
   );
   app.post(

@@ -6,7 +6,7 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
 import { useAthletes, useBoard, useMe, useSends, useWorkouts } from '../api/queries';
-import type { StoredWorkout } from '../api/types';
+import type { Board, StoredWorkout } from '../api/types';
 import { Page } from '../shell/frame';
 import { laneOf } from '../strip/lane';
 import { StripAxis, StripLane } from '../strip/strip';
@@ -95,6 +95,15 @@ function WorkoutList({ title, workouts, empty, to = 'write' }: { title: string; 
   );
 }
 
+/** `8+5 · index 104`, or with several scores the place in the day; null where nothing was logged. */
+function loggedWords({ boards, day }: Board, athleteId: number): string | null {
+  const today = day?.find((each) => each.athleteId === athleteId);
+  if (today) return `${today.entry} · place ${today.rank}`;
+  const row = boards[0]?.rows.find((each) => each.athleteId === athleteId);
+  return row ? `${row.score}${row.index === null ? '' : ` · index ${Math.round(row.index)}`}` : null;
+}
+const loggedCount = ({ boards, day }: Board): number => day?.length ?? boards[0]?.rows.length ?? 0;
+
 function TodayWorkout({ workout }: { workout: StoredWorkout }) {
   const { data: athletes = [] } = useAthletes();
   const { data: sends = [] } = useSends(workout.id);
@@ -106,8 +115,8 @@ function TodayWorkout({ workout }: { workout: StoredWorkout }) {
   const live = sends.filter((each) => !each.revoked);
   const changed = live.filter((each) => each.changed).length;
   const state = (athleteId: number): { text: string; tone: string } => {
-    const entry = board?.board.find((each) => each.athleteId === athleteId);
-    if (entry) return { text: `${entry.score}${entry.index === null ? '' : ` · index ${Math.round(entry.index)}`}`, tone: 'text-good font-medium' };
+    const logged = board && loggedWords(board, athleteId);
+    if (logged) return { text: logged, tone: 'text-good font-medium' };
     const sent = live.find((each) => each.athleteId === athleteId);
     return sent
       ? { text: sent.changed ? 'sent, changed since' : 'sent, not logged', tone: sent.changed ? 'text-amber-ink' : 'text-ink' }
@@ -150,7 +159,7 @@ function TodayWorkout({ workout }: { workout: StoredWorkout }) {
         </div>
         <div>
           <p className="mb-1 text-sm text-soft">
-            {athletes.length} athletes · {live.length} sent · {board?.board.length ?? 0} logged
+            {athletes.length} athletes · {live.length} sent · {board ? loggedCount(board) : 0} logged
             {changed > 0 && <span className="text-amber-ink"> · {changed} sent before the last change</span>}
           </p>
           {athletes.length === 0 && (

@@ -11,7 +11,7 @@ interface RuleSpec {
   readonly why: string;
   readonly options: readonly RuleOption[];
 }
-const option = (value: string, label: string): RuleOption => ({ value, label });
+const option = <Value extends string>(value: Value, label: string) => ({ value, label });
 
 export const ruleSpecs = {
   easierPushUp: {
@@ -139,6 +139,11 @@ export const ruleSpecs = {
       option('sum', 'sum'),
       option('separate', 'separate scores'),
     ],
+  },
+  severalScores: {
+    question: 'Several scores in a day',
+    why: 'Places added up need no common unit, and one bad part does not sink the day.',
+    options: [option('places', 'places added up, fewest first'), option('index', 'mean index, highest first'), option('lead', 'the first part decides')],
   },
   warmUp: {
     question: 'Warm-up',

@@ -1,0 +1,46 @@
+/** A logged score on a board, its note, and what corrects or deletes it. */
+import { Pencil, Trash2 } from 'lucide-react';
+import type { LoggedScore } from '../api/types';
+import { Button } from '../ui/button';
+import { ScoreEntry } from './score-entry';
+
+/** Whose score is being corrected, and how to change that. */
+export interface Correcting {
+  readonly workoutId: number;
+  readonly scoreId: number | null;
+  readonly open: (scoreId: number | null) => void;
+  readonly remove: (scoreId: number) => void;
+}
+type Named = LoggedScore & { readonly athlete: string };
+
+export function LoggedCell({ logged, shown, correcting }: { logged: Named; shown: string; correcting: Correcting }) {
+  const { athleteId, athlete, versionText, category, entry, note, scoreId } = logged;
+  return (
+    <td className="py-1.5 pr-3">
+      {correcting.scoreId === scoreId ? (
+        <ScoreEntry
+          of={{ workoutId: correcting.workoutId, athleteId, name: athlete, versionText, category }}
+          start={entry}
+          note={note}
+          done={() => correcting.open(null)}
+        />
+      ) : (
+        <span title={versionText}>{shown}</span>
+      )}
+      {note && <span className="block text-xs text-soft">{note}</span>}
+    </td>
+  );
+}
+
+export function RowActions({ logged: { scoreId, athlete }, correcting }: { logged: Named; correcting: Correcting }) {
+  return (
+    <td className="whitespace-nowrap text-right">
+      <Button look="bare" onClick={() => correcting.open(correcting.scoreId === scoreId ? null : scoreId)} aria-label={`Correct the score of ${athlete}`}>
+        <Pencil size={15} />
+      </Button>
+      <Button look="bare" onClick={() => correcting.remove(scoreId)} aria-label={`Delete the score of ${athlete}`}>
+        <Trash2 size={15} />
+      </Button>
+    </td>
+  );
+}
