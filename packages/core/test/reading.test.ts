@@ -253,3 +253,9 @@ describe('any beginning of a text can be read', () => {
     }
   });
 });
+
+test('“no partition” reaches the athlete as a sentence over the coach’s notes', () => {
+  const { notes } = pageOf(parseWorkout('for time, cap 20:00\n40 burpee\n400 m run\nno partition\nnote: breathe').workout.parts[0]!);
+  expect(notes).toEqual([expect.stringMatching(/finish each movement before the next/), 'breathe']);
+  expect(pageOf(parseWorkout('for time, cap 20:00\n40 burpee\n400 m run').workout.parts[0]!).notes).toEqual([]);
+});

@@ -107,8 +107,13 @@ function gridOf(part: Part): TickRow[] {
   return boxes > 1 && boxes <= mostBoxes ? rows : [];
 }
 
+const inOrder = 'In the order written: finish each movement before the next, none is split up between others.';
+
+/** What stands under the work: what the text says of the whole part, then the coach's notes. */
+const notesOf = (part: Part): readonly string[] => (part.noPartition ? [inOrder, ...part.notes] : part.notes);
+
 export function pageOf(part: Part): PagePart {
-  return { name: part.name, header: headOf(part), sentence: plainSentence(part), rows: rowsOf(part), grid: gridOf(part), notes: part.notes };
+  return { name: part.name, header: headOf(part), sentence: plainSentence(part), rows: rowsOf(part), grid: gridOf(part), notes: notesOf(part) };
 }
 
 /** The page as plain text, for a calendar entry or a message. */

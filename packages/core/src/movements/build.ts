@@ -57,6 +57,11 @@ export interface Spec {
   impact?: Movement['impact'];
   mustBeTold?: boolean;
   adjusts?: Movement['adjusts'];
+  heightOf?: Movement['heightOf'];
+  style?: Movement['style'];
+  gentle?: boolean;
+  mostInAll?: number;
+  reckonedAs?: MovementId;
   /** standards and no-reps come to the family's instead of in their place */
   adds?: boolean;
   standards?: readonly string[];
@@ -119,6 +124,11 @@ function impactOf({ impact, jumps, avoid = [], family }: Spec): Movement['impact
   return avoid.includes('running') || avoid.includes('high_impact') ? 1 : 0;
 }
 
+/** Ids say their style as a whiteboard does, in front. */
+function styleOf(id: MovementId, { style }: Spec): Movement['style'] {
+  return style ?? (id.startsWith('strict-') ? 'strict' : id.startsWith('kipping-') ? 'kipping' : null);
+}
+
 /** One movement from its family's spec and its own; the own spec wins. */
 export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement {
   const spec = { ...family, ...own };
@@ -153,6 +163,11 @@ export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement
     skill: spec.skill ?? 0,
     mustBeTold: spec.mustBeTold ?? false,
     adjusts: spec.adjusts ?? null,
+    heightOf: spec.heightOf ?? (spec.family === 'box' || spec.family === 'step' ? 'box' : null),
+    style: styleOf(id, spec),
+    gentle: spec.gentle ?? false,
+    mostInAll: spec.mostInAll ?? null,
+    reckonedAs: spec.reckonedAs ?? null,
     standards: ownFirst('standards'),
     noReps: ownFirst('noReps'),
     cautions: merged('cautions'),

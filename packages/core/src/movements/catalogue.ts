@@ -45,6 +45,11 @@ export function isMovementId(id: string): boolean {
   return byId.has(id);
 }
 
+/** The strict form of a movement that is written in any style; null where there is none. */
+export function strictFormOf(id: MovementId): MovementId | null {
+  return movementOf(id).style === 'free' && byId.has(`strict-${id}`) ? `strict-${id}` : null;
+}
+
 /** The pattern with the largest share, the first in the list where two are equal. */
 export function mainPattern(movement: Movement): Pattern {
   return (Object.entries(movement.patterns) as [Pattern, number][]).reduce((best, each) => (each[1] > best[1] ? each : best))[0];

@@ -101,6 +101,16 @@ export interface Movement {
   readonly mustBeTold: boolean;
   /** what is set until the written set fits: the angle of a row, the height of the hands, a band */
   readonly adjusts: 'angle' | 'height' | null;
+  /** what its height is of: any surface or the wall, an edge that bears, a stair or low box, a box; null where the written height, if any, stands */
+  readonly heightOf: 'surface' | 'edge' | 'lowStep' | 'box' | null;
+  /** where a movement has a strict form: free is any style */
+  readonly style: 'free' | 'strict' | 'kipping' | null;
+  /** stands in only for who is new, old enough to step, or kept from all impact */
+  readonly gentle: boolean;
+  /** reps that still add up to a whole workout, where the trade says so */
+  readonly mostInAll: number | null;
+  /** what a wildcard is reckoned as: `any squat` as the one a coach would take first */
+  readonly reckonedAs: MovementId | null;
   readonly standards: readonly string[];
   readonly noReps: readonly string[];
   readonly cautions: readonly string[];

@@ -118,7 +118,7 @@ function repsToFailure(
     }
     case 'set': {
       const base = capacity.sets[limit.set].value;
-      const carried = movement.id === 'raised-push-up' ? handsRaisedShare(heightCm ?? 60) : limit.bodyMassShare;
+      const carried = movement.heightOf === 'surface' ? handsRaisedShare(heightCm ?? 60) : limit.bodyMassShare;
       const shareFactor = carried === null || movement.family !== 'push-up' ? 1 : bodyMassFactor(carried, base);
       const extra = loadKg + vestKg;
       // extra load on a body-mass movement: the share of the max that the best set implies, raised by the added mass

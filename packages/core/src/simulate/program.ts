@@ -72,9 +72,6 @@ export function loadOfSlot(slot: Slot, capacity: Capacity): { kg: number; assume
   return { kg: share * max, assumed: `${movement.name.toLowerCase()}: no load written; half of the max taken (${(share * max).toFixed(0)} kg)` };
 }
 
-/** `any squat` stands for the movement of that pattern a coach would take first. */
-const standsFor: Readonly<Record<string, string>> = { 'any-squat': 'front-squat', 'any-press': 'strict-press' };
-
 function worthOf(demand: Demand, count: number): number {
   return demand.unit === 'reps' ? count : demand.unit === 'm' ? count / 10 : demand.unit === 'cal' ? count : 0;
 }
@@ -93,7 +90,7 @@ function bracketSizes(items: readonly Item[], into: Map<number, number>): Map<nu
 export function demandOfSlot(slot: Slot, capacity: Capacity, place: Place | null, vestKg: number): { demand: Demand; assumedLoad: string | null } {
   const { category } = capacity.athlete;
   const load = loadOfSlot(slot, capacity);
-  const demand = demandOf(standsFor[slot.movement] ?? slot.movement, slot.unit, capacity, load.kg, slot.heightCm?.[category] ?? null, vestKg);
+  const demand = demandOf(movementOf(slot.movement).reckonedAs ?? slot.movement, slot.unit, capacity, load.kg, slot.heightCm?.[category] ?? null, vestKg);
   const turns = demand.unit === 'm' ? placeCost(demand.movement, place).turnSecondsPerMetre : 0;
   const paced = slot.tempo === null ? demand : atTempo(demand, slot.tempo);
   return { demand: turns === 0 ? paced : { ...paced, cycleSeconds: paced.cycleSeconds + turns }, assumedLoad: load.assumed };

@@ -79,8 +79,8 @@ describe('admitted', () => {
   });
   test('strict stays strict, unless the rule says otherwise', () => {
     const { context } = asked('AMRAP 9:00\n5 strict pull-up');
-    expect(breaksStyle('strict-pull-up', movementOf('pull-up'), context)).toBe(context.rules.strictMissing === 'staysStrict');
-    expect(breaksStyle('strict-pull-up', movementOf('ring-row'), context)).toBe(false);
+    expect(breaksStyle(movementOf('strict-pull-up'), movementOf('pull-up'), context)).toBe(context.rules.strictMissing === 'staysStrict');
+    expect(breaksStyle(movementOf('strict-pull-up'), movementOf('ring-row'), context)).toBe(false);
   });
   test('what had no load gets none by likeness alone', () => {
     const kit = withKit(['kettlebell 16 kg']);

@@ -3,6 +3,7 @@ import type { HouseRules } from '../../rules/house-rules';
 import type { PartResult } from '../../simulate/walk-part';
 import { mapSlots, slotsOfPart } from '../../workout/walk';
 import type { Part, Slot, Workout } from '../../workout/workout';
+import { strictFormOf } from '../../movements/catalogue';
 import { roundTime } from '../slot/coach-numbers';
 
 /** What a coach forgot is filled in for the version, so that its text reads without a warning. */
@@ -26,8 +27,7 @@ export function healed(part: Part): Part {
 /** `any style` is the strict one, under the rule that says so. */
 export function strictIfSaid(workout: Workout, rules: HouseRules): Workout {
   if (rules.styleNotSaid !== 'strict') return workout;
-  const strict = (slot: Slot): Slot =>
-    ['pull-up', 'toes-to-bar', 'handstand-push-up', 'chin-up'].includes(slot.movement) ? { ...slot, movement: `strict-${slot.movement}` } : slot;
+  const strict = (slot: Slot): Slot => ({ ...slot, movement: strictFormOf(slot.movement) ?? slot.movement });
   return { ...workout, parts: workout.parts.map((part) => mapSlots(part, strict)) };
 }
 

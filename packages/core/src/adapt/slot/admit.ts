@@ -15,22 +15,10 @@ const steppingAge = 60;
 const marches = ({ level, avoid, ageYears }: AdaptContext['athlete']): boolean => level === 'new' || avoid.includes('high_impact') || (ageYears ?? 0) >= 65;
 
 /** `strict` was written: no kip, and not the free style of the same movement. */
-const freeStyle = new Set([
-  'pull-up',
-  'chin-up',
-  'toes-to-bar',
-  'handstand-push-up',
-  'chest-to-bar-pull-up',
-  'jumping-pull-up',
-  'bar-muscle-up',
-  'ring-muscle-up',
-  'burpee-pull-up',
-  'hanging-knees-to-elbows',
-]);
-export function breaksStyle(original: string, candidate: Movement, { rules }: AdaptContext): boolean {
+export function breaksStyle(original: Movement, candidate: Movement, { rules }: AdaptContext): boolean {
   // the bare name is any style already
-  if (candidate.id === `kipping-${original}`) return true;
-  return original.startsWith('strict-') && rules.strictMissing === 'staysStrict' && (candidate.id.includes('kipping') || freeStyle.has(candidate.id));
+  if (candidate.id === `kipping-${original.id}`) return true;
+  return original.style === 'strict' && rules.strictMissing === 'staysStrict' && (candidate.style === 'kipping' || candidate.style === 'free');
 }
 
 /** An avoid-list is read by its purpose: nothing that only its letter allows. */
@@ -63,8 +51,8 @@ export function isAdmitted(proposed: Proposed, question: SlotQuestion, context: 
   const original = movementOf(slot.movement);
   if (beyondNewer(movement, original, context) || againstPurpose(movement, original, context)) return false;
   if (coachRank !== null || movement.id === slot.movement) return true;
-  if (breaksStyle(slot.movement, movement, context) || addsLoad(proposed, original)) return false;
-  if (movement.id === 'march-on-the-spot' && !marches(context.athlete)) return false;
+  if (breaksStyle(original, movement, context) || addsLoad(proposed, original)) return false;
+  if (movement.gentle && !marches(context.athlete)) return false;
   return slot.bracket === null || movement.unit === 'reps';
 }
 

@@ -39,8 +39,6 @@ const leastChange = 0.2;
 /** s in all of jogging, marching and high knees (common practice) */
 export const mostFillerSeconds = 240;
 const leastFillerSeconds = 20;
-/** double-unders that still add up to a whole workout: about fifty where the bout comes twelve to fifteen times (C1, common practice) */
-export const mostDoubleUnders = 50 * 13.5;
 
 /** Jogging, marching and high knees: dull, by the clock. */
 export const isFiller = ({ family, limit }: Movement): boolean => family === 'run' && limit.by === 'ease';
@@ -137,7 +135,7 @@ const rounding =
 function converted(ask: Ask, { factor, perSide, rule, said }: Conversion): Counted {
   const { proposed, question, context, demand } = ask;
   const { count } = question.slot;
-  const most = proposed.movement.id === 'double-under' ? mostDoubleUnders / question.bouts : Infinity;
+  const most = (proposed.movement.mostInAll ?? Infinity) / question.bouts;
   const even = count.kind === 'fixed' && proposed.movement.side === 'alternating';
   const figure = (written: number): number => {
     const stated = written * factor;

@@ -3,6 +3,7 @@ import { obstacles, type Obstacle } from '../../limits/feasible';
 import type { FeasibleLoad } from '../../kit/loads';
 import type { Athlete } from '../../athlete/athlete';
 import type { Movement } from '../../movements/movement';
+import { toldBy } from '../../movements/skill-kin';
 import type { AdaptContext } from './question';
 
 /** Skill an athlete of this level may be given, unless a known max or best set says otherwise. */
@@ -12,16 +13,7 @@ const skillAllowed = { new: 1, newer: 2, trained: 3, competitive: 3 } as const;
 export function isTold({ skills, maxes, bestSets }: Athlete, movement: Movement): boolean {
   const said = skills[movement.id];
   if (said !== undefined) return said !== 'no';
-  if ((maxes[movement.id]?.kg ?? 0) > 0 || (bestSets[movement.id] ?? 0) >= 1) return true;
-  const kin = kinOfSkill(movement);
-  return Object.keys({ ...maxes, ...bestSets }).some((id) => kin(id) && ((maxes[id]?.kg ?? 0) > 0 || (bestSets[id] ?? 0) >= 1));
-}
-/** A told strict handstand push-up tells the free one; a told snatch the power snatch. */
-const skillKin: readonly RegExp[] = [/handstand-push-up$/, /muscle-up$/, /(?:^|-)snatch$/, /^double-under$/, /^pistol$/, /^rope-climb$/, /kipping-pull-up$/];
-function kinOfSkill({ id, load }: Movement): (other: string) => boolean {
-  const family = skillKin.find((each) => each.test(id));
-  return (other) =>
-    family !== undefined && family.test(other) && !/^(?:box|dumbbell|kettlebell|double)-/.test(other) && (load !== null || !/snatch/.test(other));
+  return [movement.id, ...toldBy(movement.id)].some((id) => (maxes[id]?.kg ?? 0) > 0 || (bestSets[id] ?? 0) >= 1);
 }
 
 /** All hard limits of one movement for one athlete in one place. Empty when it may be done. */

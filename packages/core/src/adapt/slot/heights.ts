@@ -54,17 +54,17 @@ function boxes(movement: Movement, context: AdaptContext): number[] {
 /** Heights worth trying, the first one first; `[null]` where the movement has none. */
 export function heightsFor(movement: Movement, slot: Slot, context: AdaptContext): readonly (number | null)[] {
   const written = slot.heightCm?.[context.athlete.category] ?? null;
-  if (movement.adjusts === 'height') return orNone(edges(context));
-  if (movement.id === 'raised-burpee') {
+  if (movement.heightOf === 'surface') return orNone(edges(context));
+  if (movement.heightOf === 'edge') {
     const all = edges(context).filter((height) => height !== wallCm);
     return all.length > 0 ? [nearestTo(usualEdgeCm, all)] : [null];
   }
-  if (movement.id === 'low-step-up') {
+  if (movement.heightOf === 'lowStep') {
     const stair = stairOf(context.place);
     const low = furniture(context.place, 'box').filter((height) => height <= lowStepCm);
     return orNone(ascending([...(stair === null ? [] : [stair]), ...low])).slice(0, 1);
   }
-  if (movement.family === 'box' || movement.family === 'step') {
+  if (movement.heightOf === 'box') {
     const all = movement.needs.kind === 'none' ? [] : boxes(movement, context);
     return all.length > 0 ? [nearestTo(written ?? usualBoxCm, all)] : [null];
   }

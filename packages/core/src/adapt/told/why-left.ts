@@ -9,7 +9,7 @@ import { demandOf } from '../../simulate/demand';
 import type { Slot } from '../../workout/workout';
 import type { Option } from '../slot/option';
 import { hardLimits } from '../slot/hard-limits';
-import { ownedFor } from '../slot/load';
+import { ownedFor, totalKg, writtenKg } from '../slot/load';
 import type { AdaptContext, SlotQuestion } from '../slot/question';
 
 const avoided: Readonly<Record<AvoidName, string>> = {
@@ -59,6 +59,14 @@ function loadMissing(slot: Slot, context: AdaptContext): string | null {
   return any && load.count === 2 ? 'No two of one weight here' : `No load for ${wordsOf(slot.movement)} here`;
 }
 
+/** What the athlete would have in the hand with the movement as written, kg: nobody fails at a load that is not there. */
+function nearestOwnedKg(slot: Slot, context: AdaptContext): number {
+  const movement = movementOf(slot.movement);
+  const written = writtenKg(slot, context, movement) ?? 0;
+  const owned = ownedFor(movement, context).map(totalKg);
+  return owned.length === 0 ? written : owned.reduce((best, kg) => (Math.abs(kg - written) < Math.abs(best - written) ? kg : best));
+}
+
 /** @param wall the written movement was tried and would have been a wall */
 export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string {
   const original = movementOf(slot.movement);
@@ -71,7 +79,7 @@ export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, contex
   const missing = loadMissing(slot, context);
   if (missing) return missing;
   if (wall) return `${capital(name)} would end in singles`;
-  const kg = original.load && slot.load?.kind === 'mass' ? slot.load[context.athlete.category] * slot.load.count : 0;
+  const kg = nearestOwnedKg(slot, context);
   const inside =
     demandOf(slot.movement, slot.unit, context.capacity, kg, slot.heightCm?.[context.athlete.category] ?? null).repsToFailure * constants.insideShare;
   if (inside < stimulus.count) return `${capital(name)}: about ${inside < 1 ? 'none' : Math.floor(inside)} in one go, ${Math.round(stimulus.count)} asked`;

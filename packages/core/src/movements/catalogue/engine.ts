@@ -147,6 +147,8 @@ export const engines = [
     standards: ['Rope passes once a jump'],
   }),
   movement('double-under', hopping, { adds: true,
+    // about fifty where the bout comes twelve to fifteen times (C1, common practice)
+    mostInAll: 50 * 13.5,
     aliases: ['double', 'doubles', 'du', 'double unders', 'dubs'],
     needs: 'rope',
     limit: ofSet('doubleUnder', 1.6),
@@ -257,6 +259,7 @@ export const engines = [
   }),
   movement('raised-burpee', burpeeing, {
     adjusts: 'angle',
+    heightOf: 'edge',
     aliases: ['hands-raised burpee', 'chair burpee'],
     needs: 'box | chair | table | couch | bench',
     patterns: { horizontalPush: 0.6, trunkBrace: 0.4 },
@@ -276,7 +279,7 @@ export const engines = [
       { of: burpee, times: 1 },
       { of: pullUpPart, times: 1 },
     ],
-    { family: 'burpee', needs: 'bar', avoid: ['jumping', 'wrists', 'hanging', 'deep_knee'], limit: ofSet('strictPullUp', 2), skill: 1, easier: ['burpee'], harder: [] },
+    { family: 'burpee', style: 'free', needs: 'bar', avoid: ['jumping', 'wrists', 'hanging', 'deep_knee'], limit: ofSet('strictPullUp', 2), skill: 1, easier: ['burpee'], harder: [] },
   ),
   movement('burpee-box-jump-over', burpeeing, { adds: true, aliases: ['burpee box jump'], needs: 'box', rise: [0.95, 0], cycle: 5.2, limit: ofSet('pushUp', 1.1), skill: 1, easier: ['burpee', 'step-over'], harder: [] }),
   movement('reverse-burpee', burpeeing, {
@@ -321,7 +324,7 @@ export const engines = [
   movement('box-step-over-with-load', jumping, { aliases: ['dumbbell box step-over', 'loaded step-over'], avoid: [], load: held('hands', 2, 'dumbbell', 'kettlebell'), rise: [0.3, 0.3], cycle: 3, limit: ofLift('backSquat', 0.42, 0.32), jumps: false, skill: 0, easier: ['step-over', 'step-up'], harder: ['box-jump-over'], standards: ['Whole foot on top, down the other side'], noReps: ['Hand on the box'] }),
   movement('tuck-jump', jumping, { adds: false, needs: '', rise: [0.42, 0], cycle: 1.7, limit: ofLift('backSquat', 0.5, 0.36), easier: ['jumping-squat'], harder: [], standards: ['Knees to hip height'], noReps: ['Knees below the hips'] }),
   movement('lateral-shuffle', onTheSpot, { standards: ['Three steps each way, hand to the floor at the turn'], noReps: ['Feet cross'], aliases: ['side shuffle', 'lateral shuffle step'], floor: [3, 1], avoid: ['running'], impact: 0, joulesPerKg: 3, cycle: 0.45, limit: ease(400), easier: ['jog-on-the-spot'], harder: ['shuttle-run'] }),
-  movement('march-on-the-spot', onTheSpot, { noReps: ['Knee short of hip height'], aliases: ['marching', 'march'], avoid: [], joulesPerKg: 2, cycle: 0.5, limit: ease(1500), easier: [], harder: ['jog-on-the-spot'], standards: ['Knee to hip height, one foot on the floor'] }),
+  movement('march-on-the-spot', onTheSpot, { gentle: true, noReps: ['Knee short of hip height'], aliases: ['marching', 'march'], avoid: [], joulesPerKg: 2, cycle: 0.5, limit: ease(1500), easier: [], harder: ['jog-on-the-spot'], standards: ['Knee to hip height, one foot on the floor'] }),
   movement('cross-country-step', onTheSpot, { noReps: ['One foot after the other'], aliases: ['ski step', 'scissor step', 'split jack'], avoid: ['jumping'], patterns: { rope: 1 }, joulesPerKg: 5, cycle: 0.55, limit: ease(250), floor: [2, 1], easier: ['jog-on-the-spot', 'stepping-jack'], harder: ['jumping-lunge'], standards: ['Feet change front and back together'] }),
   movement('side-crawl', crawling, { aliases: ['lateral bear crawl'], floor: [2, 2], cycle: 1.3, easier: ['shoulder-tap', 'plank'], harder: [] }),
   movement('sled-push', sledding, { aliases: ['push the sled'], easier: ['sled-drag', 'hug-carry', 'bear-crawl'], harder: [] }),

@@ -120,6 +120,7 @@ export const lunges = [
     harder: ['box-jump'],
   }),
   movement('low-step-up', stepping, { adds: true,
+    heightOf: 'lowStep',
     aliases: ['stair step-up', 'step-up low'],
     needs: 'box | stairs',
     avoid: [],

@@ -50,6 +50,7 @@ const curling: Spec = { ...handRow, family: 'curl', patterns: { verticalPull: 0.
 
 export const pulls = [
   movement('pull-up', pulling, {
+    style: 'free',
     aliases: ['pullup', 'chin over bar'],
     limit: ofSet('strictPullUp', 1.55),
     cycle: 1.65,
@@ -59,6 +60,7 @@ export const pulls = [
   movement('strict-pull-up', pulling, { easier: ['band-pull-up', 'lowering-pull-up', 'ring-row', 'table-row', 'dumbbell-row'], harder: ['weighted-pull-up', 'chest-to-bar-pull-up'] }),
   movement('kipping-pull-up', kipping, { mustBeTold: true, easier: ['pull-up', 'jumping-pull-up'], harder: ['chest-to-bar-pull-up'] }),
   movement('chest-to-bar-pull-up', kipping, {
+    style: 'free',
     aliases: ['chest-to-bar', 'c2b', 'ctb'],
     limit: ofSet('strictPullUp', 1.1),
     rise: [0.28, 0],
@@ -69,6 +71,7 @@ export const pulls = [
   }),
   movement('weighted-pull-up', pulling, { needs: 'bar', load: held('worn', 1, 'vest', 'dumbbell', 'kettlebell', 'plate', 'backpack'), limit: ofSet('strictPullUp', 0.5), skill: 2, easier: ['strict-pull-up'], harder: [] }),
   movement('chin-up', pulling, {
+    style: 'free',
     aliases: ['chinup', 'underhand pull-up'],
     muscles: { back: 0.9, arms: 1, grip: 0.6, trunk: 0.25 },
     limit: ofSet('strictPullUp', 1.12),
@@ -76,6 +79,7 @@ export const pulls = [
     harder: ['strict-pull-up'],
   }),
   movement('jumping-pull-up', pulling, { adds: true,
+    style: 'free',
     adjusts: 'angle',
     avoid: ['hanging', 'jumping'],
     muscles: { back: 0.8, arms: 0.6, quads: 0.6, grip: 0.5, calves: 0.5 },
@@ -122,6 +126,7 @@ export const pulls = [
     standards: ['Both feet off the floor'],
   }),
   movement('bar-muscle-up', kipping, {
+    style: 'free',
     mustBeTold: true,
     needs: 'bar',
     patterns: { verticalPull: 0.65, verticalPush: 0.35 },
@@ -137,6 +142,7 @@ export const pulls = [
     standards: ['From straight arms to locked out above the bar'],
   }),
   movement('ring-muscle-up', kipping, {
+    style: 'free',
     mustBeTold: true,
     aliases: ['muscle-up', 'muscle up'],
     needs: 'rings',

@@ -130,6 +130,7 @@ export const pushes = [
     needs: 'box | chair | table | couch | stairs | bench | wall',
     limit: ofSet('pushUp', 1, pushUpShares.hands60),
     adjusts: 'height',
+    heightOf: 'surface',
     rise: [0.11, 0],
     cycle: 1.55,
     easier: [],
@@ -194,7 +195,7 @@ export const pushes = [
     harder: ['strict-handstand-push-up'],
     standards: ['Hips over the hands, head ahead of them'],
   }),
-  movement('handstand-push-up', handstanding, { mustBeTold: true, aliases: ['hspu', 'handstand pushup'], limit: ofSet('handstandPushUp', 1.5), easier: ['box-handstand-push-up', 'piked-push-up'], harder: ['strict-handstand-push-up'] }),
+  movement('handstand-push-up', handstanding, { mustBeTold: true, style: 'free', aliases: ['hspu', 'handstand pushup'], limit: ofSet('handstandPushUp', 1.5), easier: ['box-handstand-push-up', 'piked-push-up'], harder: ['strict-handstand-push-up'] }),
   movement('kipping-handstand-push-up', handstanding, { mustBeTold: true, limit: ofSet('handstandPushUp', 1.6), cycle: 2.3, easier: ['box-handstand-push-up'], harder: [] }),
   movement('strict-handstand-push-up', handstanding, { mustBeTold: true, limit: ofSet('handstandPushUp', 1), easier: ['box-handstand-push-up', 'piked-push-up'], harder: [] }),
   movement('handstand-hold', handstanding, { standards: ['Heels on the wall, arms straight'], noReps: ['Arms bend'], unit: 's', rise: [0, 0], joulesPerKg: 6, cycle: 1, limit: ofSet('plank', 0.4), skill: 2, easier: ['piked-push-up'], harder: ['handstand-push-up'] }),
@@ -299,5 +300,5 @@ export const pushes = [
     harder: [],
     standards: ['Hands on the wall above head height, lean and push away'],
   }),
-  movement('any-press', pressing, { load: held('rack', 1, 'barbell', 'dumbbell', 'kettlebell', 'sandbag'), anyOf: 'verticalPush' }),
+  movement('any-press', pressing, { load: held('rack', 1, 'barbell', 'dumbbell', 'kettlebell', 'sandbag'), anyOf: 'verticalPush', reckonedAs: 'strict-press' }),
 ];

@@ -292,5 +292,5 @@ export const squats = [
     ],
     { family: 'lunge', needs: '', limit: ofLift('backSquat', 0.42, 0.3), load: maybeHeld('hands', 2, 'dumbbell', 'kettlebell'), easier: ['air-squat'], harder: [] },
   ),
-  movement('any-squat', loaded, { load: maybeHeld('rack', 1, 'barbell', 'dumbbell', 'kettlebell', 'sandbag'), limit: ofLift('backSquat', 0.85, bodyShare), anyOf: 'squat' }),
+  movement('any-squat', loaded, { load: maybeHeld('rack', 1, 'barbell', 'dumbbell', 'kettlebell', 'sandbag'), limit: ofLift('backSquat', 0.85, bodyShare), anyOf: 'squat', reckonedAs: 'front-squat' }),
 ];
