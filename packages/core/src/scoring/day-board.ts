@@ -74,7 +74,7 @@ function pointsOf(boards: readonly PartBoard<DayEntry>[], entry: DayEntry, rule:
   const rows = boards.map((board) => board.placed.find(({ result }) => result.athlete === entry.athlete)?.row ?? null);
   if (rule === 'lead') return rows[0]?.rank ?? null;
   if (rule === 'places') return rows.reduce((sum, row, at) => sum + (row?.rank ?? behindLast(boards[at]!)), 0);
-  const indexes = rows.flatMap((row) => (row?.index == null ? [] : [row.index]));
+  const indexes = rows.flatMap((row) => (row === null || row.index === null ? [] : [row.index]));
   return indexes.length < boards.length ? null : indexes.reduce((sum, index) => sum + index, 0) / indexes.length;
 }
 
