@@ -2,7 +2,7 @@ export default {
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   testMatch: ['<rootDir>/{packages,apps}/**/*.test.ts'],
-  testPathIgnorePatterns: ['/node_modules/', '/dist/', ...(process.env.GAMBITO_TEST_DB_PORT ? [] : ['<rootDir>/apps/server/'])],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/', ...(process.env.GAMBITO_DATABASE ? [] : ['<rootDir>/apps/server/test/'])],
   modulePathIgnorePatterns: ['/dist/'],
   moduleNameMapper: { '^@gambito/(core|contract)$': '<rootDir>/packages/$1/src/index.ts' },
   transform: {

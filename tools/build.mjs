@@ -1,5 +1,6 @@
 /** Builds what is run: the command line and the server (one bundle each, dependencies stay in node_modules), and the web application. `node tools/build.mjs [cli] [server] [web]` */
-import { existsSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -33,13 +34,31 @@ if (canBuild && wants('cli')) {
 if (canBuild && wants('server')) {
   for (const [entry, name] of [
     ['main', 'server'],
-    ['sends/brief-worker', 'brief-worker'],
+    ['platform/pool/worker', 'pool-worker'],
   ])
-    await bundle(`apps/server/src/${entry}.ts`, `apps/server/dist/${name}.mjs`, { packages: 'external', plugins: [keepWorkspaces()] });
+    await bundle(`apps/server/src/${entry}.ts`, `apps/server/dist/${name}.mjs`, {
+      packages: 'external',
+      plugins: [keepWorkspaces()],
+      define: { GAMBITO_MODEL: JSON.stringify(hashOf('packages/core/src')) },
+    });
 }
 if (wants('web')) {
   const { build } = await import('vite');
   await build({ root: join(root, 'apps/web'), logLevel: 'warn' });
+}
+
+/** What a folder holds, hashed: readings made with another model are made anew. */
+function hashOf(folder) {
+  const hash = createHash('sha256');
+  const visit = (directory) => {
+    for (const entry of readdirSync(directory, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+      const path = join(directory, entry.name);
+      if (entry.isDirectory()) visit(path);
+      else hash.update(entry.name).update(readFileSync(path));
+    }
+  };
+  visit(join(root, folder));
+  return hash.digest('hex').slice(0, 20);
 }
 
 /** Third-party packages stay external; our own workspaces are TypeScript and go into the bundle. */

@@ -1,15 +1,19 @@
 /**
  * `npm start [-- --port N] [--empty]`: installs what is missing, builds, starts the private database, migrates, loads the demo, serves.
- * A second start takes seconds and keeps what was entered. Ctrl-C stops everything started here and nothing else.
+ * A second start takes seconds and keeps what was entered. Ctrl-C at any moment stops everything started here and nothing else.
+ * The database and the server are started again when one of them ends by itself.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
-import { portIsFree, startDatabase } from './lib/database.mjs';
+import { createDatabase, environmentFor, placeDatabase, runDatabase } from './lib/database.mjs';
 import { checkDisk, checkNode, installDebian, installDependencies } from './lib/install.mjs';
+import { takeLock } from './lib/lock.mjs';
+import { portIsFree } from './lib/ports.mjs';
 import { Refusal, orRefuse, say } from './lib/say.mjs';
+import { keepAlive } from './lib/supervise.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
@@ -44,58 +48,90 @@ function run(command, args) {
   });
 }
 
-await orRefuse(async () => {
-  const { values } = parseArgs({
-    options: {
-      port: { type: 'string', default: process.env.PORT ?? '4780' },
-      empty: { type: 'boolean', default: false },
-      host: { type: 'string', default: '127.0.0.1' },
-    },
-  });
+const options = {
+  port: { type: 'string', default: process.env.PORT ?? '4780' },
+  empty: { type: 'boolean', default: false },
+  host: { type: 'string', default: '127.0.0.1' },
+};
+function readOptions() {
+  let values;
+  try {
+    ({ values } = parseArgs({ options }));
+  } catch (error) {
+    throw new Refusal(`${error.message.split('. ')[0]}. Expected: npm start [-- --port N] [--host ADDRESS] [--empty]`);
+  }
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal(`--port: “${values.port}” is no port; expected a number from 1 to 65535.`);
-  checkNode();
-  if (!(await portIsFree(port, values.host))) throw new Refusal(`Port ${port} is taken; choose another one: npm start -- --port ${port + 1}`);
-  checkDisk(root);
-  installDebian({ mariadbd: 'mariadb-server-core', mariadb: 'mariadb-client-core' });
-  installDependencies(root);
-  await build();
-  const name = values.empty ? 'gambito_own' : 'gambito_demo';
-  const database = await startDatabase(join(root, '.data', values.empty ? 'own' : 'demo'));
-  let server;
-  let stopping = false;
-  const stop = async () => {
-    if (stopping) return;
-    stopping = true;
-    if (server && server.exitCode === null) {
-      server.kill('SIGTERM');
-      await new Promise((resolve) => server.once('exit', resolve));
+  return { ...values, port };
+}
+
+/** Starts the server on a database that may come and go; it ends when this starter does, however that ends. */
+function startServer(place, { port, host, empty }) {
+  return spawn(process.execPath, ['--enable-source-maps', join(root, 'apps/server/dist/server.mjs')], {
+    stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
+    cwd: root,
+    detached: true,
+    env: {
+      ...process.env,
+      ...environmentFor(place, empty ? 'gambito_own' : 'gambito_demo'),
+      NODE_ENV: 'production',
+      GAMBITO_PORT: String(port),
+      GAMBITO_HOST: host,
+      GAMBITO_DEMO: empty ? '' : '1',
+      GAMBITO_WEB: join(root, 'apps/web/dist'),
+    },
+  });
+}
+
+/** Both run until a signal comes; either is started again when it ends by itself. */
+async function serve(place, wanted, giveBack) {
+  let up;
+  const first = new Promise((resolve, reject) => (up = { resolve, reject }));
+  let ran = false;
+  const database = keepAlive('The database', async () => {
+    try {
+      const child = await runDatabase(place);
+      ran = true;
+      up.resolve();
+      return child;
+    } catch (error) {
+      // the first start is refused with its reason; a later one is tried again
+      if (!ran) up.reject(error);
+      throw error;
     }
+  });
+  let server = null;
+  const stop = async () => {
+    await server?.stop();
     await database.stop();
+    giveBack();
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(() => process.exit(0)));
   try {
-    database.create(name);
-    server = spawn(process.execPath, ['--enable-source-maps', join(root, 'apps/server/dist/server.mjs')], {
-      stdio: 'inherit',
-      cwd: root,
-      detached: true,
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        GAMBITO_PORT: String(port),
-        GAMBITO_HOST: values.host,
-        GAMBITO_DB_PORT: String(database.port),
-        GAMBITO_DB_NAME: name,
-        GAMBITO_DEMO: values.empty ? '' : '1',
-        GAMBITO_WEB: join(root, 'apps/web/dist'),
-      },
-    });
-    const code = await new Promise((resolve) => server.once('exit', resolve));
-    await stop();
-    if (code) process.exitCode = 1;
+    await first;
+    createDatabase(place, wanted.empty ? 'gambito_own' : 'gambito_demo');
   } catch (error) {
     await stop();
+    throw error;
+  }
+  server = keepAlive('The server', () => startServer(place, wanted));
+}
+
+await orRefuse(async () => {
+  const wanted = readOptions();
+  checkNode();
+  checkDisk(root);
+  const folder = join(root, '.data', wanted.empty ? 'own' : 'demo');
+  const giveBack = takeLock(folder, `http://${wanted.host === '0.0.0.0' ? 'localhost' : wanted.host}:${wanted.port}`);
+  try {
+    if (!(await portIsFree(wanted.port, wanted.host)))
+      throw new Refusal(`Port ${wanted.port} is taken; choose another one: npm start -- --port ${wanted.port + 1}`);
+    installDebian({ mariadbd: 'mariadb-server-core', mariadb: 'mariadb-client-core' });
+    installDependencies(root);
+    await build();
+    await serve(await placeDatabase(folder), wanted, giveBack);
+  } catch (error) {
+    giveBack();
     throw error;
   }
 });

@@ -3,8 +3,9 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { freePort, startDatabase } from './lib/database.mjs';
+import { startDatabase } from './lib/database.mjs';
 import { checkNode, installDebian, installDependencies } from './lib/install.mjs';
+import { freePort } from './lib/ports.mjs';
 import { Refusal, orRefuse, say } from './lib/say.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -94,8 +95,7 @@ await orRefuse(async () => {
       env: {
         ...process.env,
         GAMBITO_PORT: String(port),
-        GAMBITO_DB_PORT: String(database.port),
-        GAMBITO_DB_NAME: 'gambito_e2e',
+        ...database.environment('gambito_e2e'),
         GAMBITO_DEMO: '1',
         GAMBITO_WEB: join(root, 'apps/web/dist'),
       },
@@ -106,7 +106,7 @@ await orRefuse(async () => {
     await Promise.all([
       check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent'], {
         NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-        GAMBITO_TEST_DB_PORT: String(database.port),
+        ...database.environment('gambito_jest'),
       }),
       check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url }),
     ]);

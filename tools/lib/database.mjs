@@ -1,36 +1,58 @@
-/** A private MariaDB on loopback: own data directory, socket and port; never the system's instance. */
+/** A private MariaDB on loopback: own account, data directory, socket, port and password; never the system's instance, never root's process. */
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { databaseAccount, giveTo, reachable } from './account.mjs';
+import { dataFolder } from './database-files.mjs';
+import { freePort, thisOrFree } from './ports.mjs';
 import { Refusal } from './say.mjs';
 
-const mariadbd = existsSync('/usr/sbin/mariadbd') ? '/usr/sbin/mariadbd' : 'mariadbd';
-const user = process.getuid?.() === 0 ? 'root' : process.env.USER;
+export const mariadbd = existsSync('/usr/sbin/mariadbd') ? '/usr/sbin/mariadbd' : 'mariadbd';
+const fast = [
+  '--skip-log-bin',
+  '--innodb-flush-log-at-trx-commit=0',
+  '--innodb-doublewrite=0',
+  '--innodb-flush-method=nosync',
+  '--sync-frm=0',
+  '--innodb-fast-shutdown=2',
+];
+/** ms the database may take to answer after its start; recovery after a kill is longer than a plain start */
+const patience = 60_000;
 
-export function freePort() {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.on('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => resolve(port));
-    });
-  });
+/** What every database of ours is started with. */
+export const settings = [
+  '--bind-address=127.0.0.1',
+  '--performance-schema=OFF',
+  '--skip-name-resolve',
+  '--innodb-buffer-pool-size=128M',
+  '--max-connections=200',
+  '--character-set-server=utf8mb4',
+  '--collation-server=utf8mb4_unicode_ci',
+  '--default-time-zone=+00:00',
+  '--sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO',
+];
+
+export const query = (socket, admin, sql) =>
+  spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${admin}`, '--batch', '--skip-column-names', '-e', sql], { encoding: 'utf8' });
+
+/** Random, kept for its owner's eyes only; made once. */
+function passwordOf(directory) {
+  const path = join(directory, 'password');
+  if (!existsSync(path)) writeFileSync(path, randomBytes(24).toString('base64url'), { mode: 0o600 });
+  return { path, password: readFileSync(path, 'utf8').trim() };
 }
 
-export function portIsFree(port, host = '127.0.0.1') {
-  return new Promise((resolve) => {
-    const probe = createServer();
-    probe.on('error', () => resolve(false));
-    probe.listen(port, host, () => probe.close(() => resolve(true)));
-  });
-}
+/** Root by its socket only, no account without a password, and ours without the right to files. */
+export const grants = (password) => `
+  DELETE FROM mysql.global_priv WHERE User = 'root' AND Host <> 'localhost';
+  FLUSH PRIVILEGES;
+  ALTER USER 'root'@'localhost' IDENTIFIED VIA unix_socket;
+  CREATE USER IF NOT EXISTS 'gambito'@'127.0.0.1';
+  ALTER USER 'gambito'@'127.0.0.1' IDENTIFIED BY '${password}';
+  GRANT ALL ON \`gambito%\`.* TO 'gambito'@'127.0.0.1';`;
 
-const query = (socket, sql) =>
-  spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${user}`, '--batch', '--skip-column-names', '-e', sql], { encoding: 'utf8' });
-
-/** A server left behind by a start that was killed still holds the files: it is ours, by its pid file and its data directory, and is stopped in good order first. */
+/** A database left behind by a start that was killed still holds the files: it is ours, by its pid file and its data directory, and is stopped in good order first. */
 async function stopLeftBehind(pidFile, data) {
   const pid = existsSync(pidFile) ? Number(readFileSync(pidFile, 'utf8')) : NaN;
   const isOurs = () => existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`--datadir=${data}\0`);
@@ -39,100 +61,100 @@ async function stopLeftBehind(pidFile, data) {
   for (let waited = 0; waited < 30_000 && isOurs(); waited += 100) await new Promise((resolve) => setTimeout(resolve, 100));
 }
 
-/**
- * @param directory where its files live; made when missing
- * @param options.throwAway speed before safety, for tests only
- * @returns port and stop(); stop ends exactly the server started here
- */
-export async function startDatabase(directory, { throwAway = false } = {}) {
-  const data = join(directory, 'mariadb');
-  // a socket path longer than 107 characters is refused by the system
-  const socket = join(directory.length > 80 ? '/tmp' : directory, `gambito-${process.pid}.sock`);
-  mkdirSync(directory, { recursive: true });
-  if (!existsSync(join(data, 'mysql'))) {
-    rmSync(data, { recursive: true, force: true });
-    const made = spawnSync(
-      'mariadb-install-db',
-      [
-        '--no-defaults',
-        `--user=${user}`,
-        `--datadir=${data}`,
-        '--auth-root-authentication-method=normal',
-        '--skip-test-db',
-        '--innodb-log-file-size=8M',
-        '--aria-log-file-size=8M',
-      ],
-      {
-        encoding: 'utf8',
-      },
-    );
-    if (made.status !== 0)
-      throw new Refusal(
-        `The database could not be made in ${data}: ${(made.stderr || made.stdout || String(made.error)).trim().split('\n').slice(-3).join(' ')}`,
-      );
+/** What the database said when it would not start, as a sentence with what to do. */
+function whyNot(data, log) {
+  if (/No space left|Disk is full|errno: 28/i.test(log))
+    return `The disk is full: the database could not start in ${data}. Make room and start again; nothing is lost.`;
+  const said = log
+    .split('\n')
+    .filter((line) => /error/i.test(line))
+    .slice(-2)
+    .join(' ');
+  return `The database did not start in ${data}: ${said || 'it said nothing'}. If its files were damaged or cut short, put them back from a backup (npm run restore); nothing was touched.`;
+}
+
+async function untilItAnswers(server, socket, admin, data, log) {
+  const began = Date.now();
+  while (query(socket, admin, 'select 1').status !== 0) {
+    if (server.exitCode !== null || server.signalCode !== null || Date.now() - began > patience) throw new Refusal(whyNot(data, log()));
+    await new Promise((resolve) => setTimeout(resolve, 60));
   }
-  const pidFile = join(directory, 'mariadb.pid');
+}
+
+/**
+ * The place of a database: its folder, account, socket, port and password. Nothing runs yet.
+ * @param options.throwAway speed before safety, for tests only
+ */
+export async function placeDatabase(wanted, { throwAway = false } = {}) {
+  const account = databaseAccount();
+  mkdirSync(wanted, { recursive: true });
+  const directory = reachable(wanted, account);
+  const run = join(directory, 'run');
+  mkdirSync(run, { recursive: true });
+  giveTo(run, account);
+  const data = dataFolder(directory, account);
+  // a socket path longer than 107 characters is refused by the system
+  const socket = join(run.length > 80 ? '/tmp' : run, `gambito-${process.pid}.sock`);
+  const pidFile = join(run, 'mariadb.pid');
   await stopLeftBehind(pidFile, data);
-  const port = await freePort();
-  const fast = [
-    '--skip-log-bin',
-    '--innodb-flush-log-at-trx-commit=0',
-    '--innodb-doublewrite=0',
-    '--innodb-flush-method=nosync',
-    '--sync-frm=0',
-    '--innodb-fast-shutdown=2',
-  ];
+  const { path: passwordFile, password } = passwordOf(directory);
+  return { account, directory, data, socket, pidFile, passwordFile, password, port: await freePort(), throwAway };
+}
+
+/** @returns the process of the database, once it answers and its accounts are as they should be */
+export async function runDatabase(place) {
+  const { account, data, socket, pidFile, password, throwAway } = place;
+  place.port = await thisOrFree(place.port);
   const server = spawn(
     mariadbd,
     [
       '--no-defaults',
-      `--user=${user}`,
+      ...(account.isSystem ? [`--user=${account.name}`] : []),
       `--datadir=${data}`,
       `--socket=${socket}`,
       `--pid-file=${pidFile}`,
-      '--bind-address=127.0.0.1',
-      `--port=${port}`,
-      '--performance-schema=OFF',
-      '--skip-name-resolve',
-      '--innodb-buffer-pool-size=128M',
-      '--character-set-server=utf8mb4',
-      '--collation-server=utf8mb4_unicode_ci',
-      '--default-time-zone=+00:00',
-      '--sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO',
+      `--port=${place.port}`,
+      ...settings,
       ...(throwAway ? fast : []),
     ],
     { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
   );
   let log = '';
-  server.stderr.on('data', (chunk) => (log = (log + chunk).slice(-4000)));
-  const ended = new Promise((resolve) => server.once('exit', resolve));
-  for (let attempt = 0; ; attempt++) {
-    if (query(socket, 'select 1').status === 0) break;
-    if (server.exitCode !== null || attempt > 150)
-      throw new Refusal(
-        `The database did not start in ${data}: ${
-          log
-            .split('\n')
-            .filter((line) => /error/i.test(line))
-            .slice(-2)
-            .join(' ') || 'see if another Gambito is running there'
-        }`,
-      );
-    await new Promise((resolve) => setTimeout(resolve, 100));
+  server.stderr.on('data', (chunk) => (log = (log + chunk).slice(-6000)));
+  try {
+    await untilItAnswers(server, socket, account.admin, data, () => log);
+    const granted = query(socket, account.admin, grants(password));
+    if (granted.status !== 0) throw new Refusal(`The database refused its accounts: ${granted.stderr.trim()}`);
+  } catch (error) {
+    server.kill('SIGTERM');
+    throw error;
   }
-  const granted = query(
-    socket,
-    "create user if not exists 'gambito'@'127.0.0.1' identified by 'gambito-loopback'; grant all on `gambito%`.* to 'gambito'@'127.0.0.1';",
-  );
-  if (granted.status !== 0) throw new Refusal(`The database refused its user: ${granted.stderr.trim()}`);
+  return server;
+}
+
+export function createDatabase({ socket, account }, name) {
+  const made = query(socket, account.admin, `create database if not exists \`${name}\``);
+  if (made.status !== 0) throw new Refusal(`The database ${name} could not be made: ${made.stderr.trim()}`);
+}
+
+/** What the server is told of it. */
+export const environmentFor = ({ port, passwordFile }, name) => ({
+  GAMBITO_DATABASE: `mariadb://gambito@127.0.0.1:${port}/${name}`,
+  GAMBITO_DB_PASSWORD_FILE: passwordFile,
+});
+
+/** One that runs until it is stopped, for tests and benches. */
+export async function startDatabase(directory, options = {}) {
+  const place = await placeDatabase(directory, options);
+  const server = await runDatabase(place);
+  const ended = new Promise((resolve) => server.once('exit', resolve));
   return {
-    port,
-    create(name) {
-      const made = query(socket, `create database if not exists \`${name}\``);
-      if (made.status !== 0) throw new Refusal(`The database ${name} could not be made: ${made.stderr.trim()}`);
-    },
+    ...place,
+    process: server,
+    create: (name) => createDatabase(place, name),
+    environment: (name) => environmentFor(place, name),
     async stop() {
-      if (server.exitCode === null) server.kill('SIGTERM');
+      if (server.exitCode === null && server.signalCode === null) server.kill('SIGTERM');
       await ended;
     },
   };

@@ -2,40 +2,70 @@
 import { seedDemo } from './demo/seed';
 import { migrate } from './migrations';
 import { buildApp, type App } from './platform/app';
-import { readConfig } from './platform/config';
-import { connect } from './platform/database';
+import { readConfig, type Config } from './platform/config';
+import { connect, type Database } from './platform/database';
+import { modelRevision } from './platform/model-revision';
+import { readingStore } from './readings/store';
+import { isAway } from './platform/trouble';
 
-const config = readConfig(process.env);
-const sequelize = connect(config.database);
-const app = await prepareApp().catch((error: unknown) => {
-  // a database error carries the data of its query; its message is enough to act on
-  process.stderr.write(`Gambito could not start: ${error instanceof Error ? error.message || error.name : String(error)}\n`);
+const say = (text: string): void => void process.stdout.write(`${text}\n`);
+const complain = (text: string): void => void process.stderr.write(`${text}\n`);
+
+/** A database error carries the data of its query; its message is enough to act on. */
+const messageOf = (error: unknown): string => (error instanceof Error ? error.message || error.name : String(error));
+
+/** ms a database may take to come up before the server gives up */
+const patience = 60_000;
+async function whenThere<T>(run: () => Promise<T>): Promise<T> {
+  const began = Date.now();
+  for (let said = false; ; said = true) {
+    try {
+      return await run();
+    } catch (error) {
+      if (!isAway(error) || Date.now() - began > patience) throw error;
+      if (!said) complain('Waiting for the database …');
+      await new Promise((resolve) => setTimeout(resolve, 500));
+    }
+  }
+}
+
+async function prepare(database: Database, config: Config): Promise<App> {
+  await whenThere(() => migrate(database));
+  if (config.demo) await seedDemo(database, new Date(), say);
+  await readingStore(database).outdateOtherModels(modelRevision);
+  return buildApp(database, config);
+}
+
+/** @returns exit code */
+async function listen(app: App, { port, host, demo }: Config): Promise<number | null> {
+  try {
+    await app.listen({ port, host });
+    say(`Gambito: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}${demo ? ' (demo)' : ''}`);
+    return null;
+  } catch (error) {
+    const taken = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
+    complain(taken ? `Port ${port} is taken; choose another one: npm start -- --port ${port + 1}` : messageOf(error));
+    return 1;
+  }
+}
+
+async function start(): Promise<void> {
+  const config = readConfig(process.env);
+  const database = connect(config.database);
+  const app = await prepare(database, config);
+  const stop = async (code: number): Promise<void> => {
+    await app.close();
+    await database.close().catch(() => undefined);
+    process.exit(code);
+  };
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => void stop(0));
+  // the starter died: nobody is left to stop this server
+  process.on('disconnect', () => void stop(0));
+  const failed = await listen(app, config);
+  if (failed !== null) await stop(failed);
+}
+
+await start().catch((error: unknown) => {
+  complain(`Gambito could not start: ${messageOf(error)}`);
   process.exit(1);
 });
-
-async function prepareApp(): Promise<App> {
-  await migrate(sequelize);
-  const built = await buildApp(sequelize, config);
-  if (config.demo) await seedDemo(new Date(), (text) => process.stdout.write(`${text}\n`));
-  return built;
-}
-
-const stop = async (): Promise<void> => {
-  await app.close();
-  await sequelize.close();
-  process.exit(0);
-};
-process.on('SIGTERM', () => void stop());
-process.on('SIGINT', () => void stop());
-
-try {
-  await app.listen({ port: config.port, host: config.host });
-  process.stdout.write(`Gambito: http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${config.port}${config.demo ? ' (demo)' : ''}\n`);
-} catch (error) {
-  process.stderr.write(
-    error instanceof Error && 'code' in error && error.code === 'EADDRINUSE'
-      ? `Port ${config.port} is taken; choose another one: npm start -- --port ${config.port + 1}\n`
-      : `${String(error)}\n`,
-  );
-  process.exit(1);
-}

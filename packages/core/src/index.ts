@@ -72,10 +72,23 @@ export { shareEquipment, type Sharing, type Use } from './clock/share-equipment'
 export { meanSetFromClock, repsPerRound, setsFigure, usualScoreRules, type ScoreRules } from './scoring/score-value';
 export { comparabilityOf, elasticityNear, elasticityOf, fitnessFor, parOf } from './scoring/score-of-fitness';
 export { sessionLoad } from './scoring/session-load';
-export { boardShift, carryOver, equivalentOf, lessonOf, readDone, swapsOf, type Done, type Equivalent, type Reading } from './scoring/equivalent';
-export { compareScores, placeResults, type BoardRow, type Placed, type Result } from './scoring/board';
-export { placeDay, type DayBoard, type DayEntry, type DayRow, type PartBoard } from './scoring/day-board';
-export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions } from './scoring/learn-conversions';
+export { boardShift, carryOver, equivalentOf, weigh, type Equivalent, type Weighed } from './scoring/equivalent';
+export { lessonOf, readDone, scoreAt, swapsOf, type Done, type Reading } from './scoring/reading';
+export { compareScores, placeResults, type BoardRow, type Placed, type ReadResult, type Result } from './scoring/board';
+export {
+  boardLabels,
+  placeDay,
+  placeEntries,
+  readEntry,
+  type BoardLabel,
+  type DayBoard,
+  type DayEntry,
+  type DayRow,
+  type DayRules,
+  type PartBoard,
+  type ReadEntry,
+} from './scoring/day-board';
+export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions, type LearnedSwap } from './scoring/learn-conversions';
 export { capacityOf, learnFitness, pastResultsSentence, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, readScoreAs, type Score } from './scoring/score-text';
 export {

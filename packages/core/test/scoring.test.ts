@@ -25,6 +25,7 @@ import {
   formAtFitness,
   repsPerRound,
   usualCautions,
+  weigh,
   type Athlete,
   type BoardRow,
   type Workout,
@@ -124,11 +125,11 @@ describe('equivalents', () => {
     test('does not favour those whose versions are believed less', () => {
       const alone = gap([...compareScores(original, [rows[0]!]), ...compareScores(original, [rows[4]!])]);
       expect(gap(compareScores(original, rows))).toBeLessThan(alone);
-      expect(boardShift(rows.map((each) => readDone(original, each)!))).toBeLessThan(-0.05);
+      expect(boardShift(rows.map((each) => weigh(readDone(original, each)!)))).toBeLessThan(-0.05);
     });
     test('and a board of one moves but little', () => {
-      const alone = boardShift([readDone(original, rows[4]!)!]);
-      expect(Math.abs(alone)).toBeLessThan(Math.abs(boardShift(rows.map((each) => readDone(original, each)!))));
+      const alone = boardShift([weigh(readDone(original, rows[4]!)!)]);
+      expect(Math.abs(alone)).toBeLessThan(Math.abs(boardShift(rows.map((each) => weigh(readDone(original, each)!)))));
     });
   });
   test('past results are expected of an athlete, and a version that tells little leaves him there', () => {
@@ -150,10 +151,10 @@ describe('equivalents', () => {
       ...referenceAthlete('men'),
       results: Array.from({ length: 10 }, (_, at) => ({ workout: `for time, cap 40:00\n${2000 + 200 * at} m run`, score: at % 2 ? '9:30' : '10:10' })),
     };
-    const trust = (athlete: Athlete): number => readDone(original, { athlete, version, score: { kind: 'time', seconds: 900 } })!.trust;
+    const trust = (athlete: Athlete): number => weigh(readDone(original, { athlete, version, score: { kind: 'time', seconds: 900 } })!).trust;
     expect(trust(known)).toBeGreaterThan(0.33);
     expect(trust(known)).toBeLessThan(trust(referenceAthlete('men')));
-    expect(readDone(original, { athlete: known, version: original, score: { kind: 'time', seconds: 900 } })!.trust).toBe(1);
+    expect(weigh(readDone(original, { athlete: known, version: original, score: { kind: 'time', seconds: 900 } })!).trust).toBe(1);
   });
   test('namesakes on one board keep their own results', () => {
     const original = workout('AMRAP 10:00\n10 burpee\n10 air squat');

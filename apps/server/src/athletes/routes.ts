@@ -1,23 +1,27 @@
 import { athleteFileSchema, storedAthleteSchema } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
-import { requireCoach } from '../auth/session';
-import type { Services } from '../platform/app';
+import { coachIn, coachScope } from '../platform/scopes';
+import type { Services } from '../platform/services';
+import { idParams, idValue, pageQuery, pageSize } from '../platform/shapes';
 import { typed } from '../platform/typed';
-import { findAthlete, listAthletes, saveAthlete } from './store';
+import { saveAthlete } from './use-cases';
 
 const fileSchema = athleteFileSchema.extend({ name: z.string().trim().min(1, 'expected a name').max(120) }).loose();
-const idParams = z.object({ id: z.coerce.number().int().positive() });
 
-export function athleteRoutes(plain: FastifyInstance, { now }: Services): void {
+export function athleteRoutes(plain: FastifyInstance, services: Services): void {
+  coachScope(plain, services);
   const app = typed(plain);
-  app.get('/athletes', { schema: { summary: 'All athletes', response: { 200: z.object({ athletes: z.array(storedAthleteSchema) }) } } }, async (request) => ({
-    athletes: await listAthletes((await requireCoach(request, now())).id),
-  }));
+  const { athletes, now } = services;
+  const list = z.object({ athletes: z.array(storedAthleteSchema), next: idValue.nullable() });
+  app.get('/athletes', { schema: { summary: 'Athletes by name, a page at a time', querystring: pageQuery, response: { 200: list } } }, async (request) => {
+    const page = await athletes.page(coachIn(request).id, request.query.after ?? null, pageSize);
+    return { athletes: page, next: page.length < pageSize ? null : page.at(-1)!.id };
+  });
   app.post(
     '/athletes',
     { schema: { summary: 'Add an athlete', body: z.object({ file: fileSchema }), response: { 200: storedAthleteSchema } } },
-    async (request) => saveAthlete((await requireCoach(request, now())).id, null, request.body.file, null),
+    async (request) => saveAthlete(services, coachIn(request), null, request.body.file, null),
   );
   app.put(
     '/athletes/:id',
@@ -25,20 +29,18 @@ export function athleteRoutes(plain: FastifyInstance, { now }: Services): void {
       schema: {
         summary: 'Change an athlete',
         params: idParams,
-        body: z.object({ file: fileSchema, revision: z.number().int().nullable().default(null) }),
+        body: z.object({ file: fileSchema, revision: z.number().int().min(0).max(4_000_000_000).nullable().default(null) }),
         response: { 200: storedAthleteSchema },
       },
     },
-    async (request) => saveAthlete((await requireCoach(request, now())).id, request.params.id, request.body.file, request.body.revision),
+    async (request) => saveAthlete(services, coachIn(request), request.params.id, request.body.file, request.body.revision),
   );
   app.delete('/athletes/:id', { schema: { summary: 'Delete an athlete (can be undone)', params: idParams } }, async (request) => {
-    const row = await findAthlete((await requireCoach(request, now())).id, request.params.id);
-    await row.update({ deletedAt: now() });
+    await athletes.setDeleted(coachIn(request).id, request.params.id, now());
     return { done: true };
   });
   app.post('/athletes/:id/restore', { schema: { summary: 'Undo a deletion', params: idParams } }, async (request) => {
-    const row = await findAthlete((await requireCoach(request, now())).id, request.params.id, true);
-    await row.update({ deletedAt: null });
+    await athletes.setDeleted(coachIn(request).id, request.params.id, null);
     return { done: true };
   });
 }

@@ -1,58 +1,100 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
 import type { StoredAthlete } from '@gambito/contract';
-import { fileWithResults, readAthlete, type Athlete } from '@gambito/core';
-import { Op } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
+import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
-import { AthleteRow } from '../platform/models';
-import { pastResults } from './past-results';
+import { groupBy } from '../platform/group-by';
+import type { AthleteRow } from '../platform/models';
 
-async function show(rows: readonly AthleteRow[]): Promise<StoredAthlete[]> {
-  const results = await pastResults(rows.map((each) => each.id));
-  return rows.map(({ id, name, file, revision }) => ({ id, name, file, revision, results: results.get(id) ?? [] }));
+type PastResult = StoredAthlete['results'][number];
+export type AthleteFile = Readonly<Record<string, unknown>>;
+
+/** What a screen needs to name somebody. */
+export interface AthleteName {
+  readonly id: number;
+  readonly name: string;
+  readonly category: 'men' | 'women';
 }
-const showOne = async (row: AthleteRow): Promise<StoredAthlete> => (await show([row]))[0]!;
-
-export async function listAthletes(coachId: number): Promise<StoredAthlete[]> {
-  return show(
-    await AthleteRow.findAll({
-      where: { coachId, deletedAt: null },
-      order: [
-        ['name', 'ASC'],
-        ['id', 'ASC'],
-      ],
-    }),
-  );
-}
-
-export async function findAthlete(coachId: number, id: number, deleted = false): Promise<AthleteRow> {
-  const row = await AthleteRow.findOne({ where: { id, coachId, deletedAt: deleted ? { [Op.ne]: null } : null } });
-  if (!row) throw new Problem('not_found');
-  return row;
+export interface AthleteStore {
+  /** By name; `after` is the last of the page before. */
+  page(coachId: number, after: number | null, most: number): Promise<StoredAthlete[]>;
+  names(coachId: number): Promise<AthleteName[]>;
+  /** @throws {Problem} not_found */
+  find(coachId: number, id: number): Promise<StoredAthlete>;
+  create(coachId: number, file: AthleteFile): Promise<StoredAthlete>;
+  /** @throws {Problem} changed_elsewhere, with what stands there */
+  save(coachId: number, id: number, file: AthleteFile, revision: number): Promise<StoredAthlete>;
+  /** @throws {Problem} not_found */
+  setDeleted(coachId: number, id: number, at: Date | null): Promise<void>;
 }
 
-export async function saveAthlete(coachId: number, id: number | null, file: Record<string, unknown>, revision: number | null): Promise<StoredAthlete> {
-  const name = String(file['name'] ?? '').trim() || 'Athlete';
-  if (id === null) return showOne(await AthleteRow.create({ coachId, name, file, revision: 1, deletedAt: null }));
-  const expected = revision ?? (await findAthlete(coachId, id)).revision;
-  // the database decides who was first
-  const [saved] = await AthleteRow.update({ name, file, revision: expected + 1 }, { where: { id, coachId, deletedAt: null, revision: expected } });
-  const current = await knownAthlete(coachId, id);
-  if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
-  return current;
-}
+/** older ones say little about today, and each costs a root-finding wherever the athlete is adapted for */
+export const mostResults = 8;
 
-/** An athlete with what was scored before. */
-export async function knownAthlete(coachId: number, id: number): Promise<StoredAthlete> {
-  return showOne(await findAthlete(coachId, id));
-}
+const nameOf = (file: AthleteFile): string => (typeof file['name'] === 'string' && file['name'].trim()) || 'Athlete';
+const categoryOf = (category: unknown): AthleteName['category'] => (category === 'women' ? 'women' : 'men');
 
-/** The athlete of the core, from the stored file and past results. @param workoutId the workout in question: its own score is no past result */
-export function athleteOf({ file, results }: Pick<StoredAthlete, 'file' | 'results'>, today: string, workoutId: number | null): Athlete {
-  return readAthlete(
-    fileWithResults(
+const newestResults = `SELECT athlete_id AS athleteId, workout_id AS workoutId, version_text AS workout, score
+  FROM (SELECT athlete_id, workout_id, version_text, score, id, ROW_NUMBER() OVER (PARTITION BY athlete_id ORDER BY created_at DESC, id DESC) AS place
+        FROM scores WHERE deleted_at IS NULL AND athlete_id IN (:ids)) AS newest
+  WHERE place <= :mostResults ORDER BY athlete_id, place`;
+
+export function athleteStore({ sequelize, models, read, write, transact }: Database): AthleteStore {
+  const show = async (rows: readonly AthleteRow[]): Promise<StoredAthlete[]> => {
+    const ids = rows.map(({ id }) => id);
+    const past =
+      ids.length === 0
+        ? []
+        : await read(() => sequelize.query<PastResult & { athleteId: number }>(newestResults, { replacements: { ids, mostResults }, type: QueryTypes.SELECT }));
+    const results = groupBy(past, ({ athleteId }) => athleteId);
+    return rows.map(({ id, name, file, revision }) => ({
+      id,
+      name,
       file,
-      results.filter((each) => each.workoutId !== workoutId),
-    ),
-    today,
-  ).athlete;
+      revision,
+      results: (results.get(id) ?? []).map(({ workoutId, workout, score }) => ({ workoutId, workout, score })),
+    }));
+  };
+  const find = async (coachId: number, id: number): Promise<StoredAthlete> => {
+    const row = await read(() => models.athletes.findOne({ where: { id, coachId, deletedAt: null } }));
+    if (!row) throw new Problem('not_found');
+    return (await show([row]))[0]!;
+  };
+  return {
+    page: async (coachId, after, most) => {
+      const last = after === null ? null : await read(() => models.athletes.findOne({ where: { id: after, coachId }, attributes: ['id', 'name'] }));
+      const beyond = last ? { [Op.or]: [{ name: { [Op.gt]: last.name } }, { name: last.name, id: { [Op.gt]: last.id } }] } : {};
+      const where = { coachId, deletedAt: null, ...beyond };
+      return show(await read(() => models.athletes.findAll({ where, order: ['name', 'id'], limit: most })));
+    },
+    names: async (coachId) => {
+      const rows = await read(() =>
+        sequelize.query<{ id: number; name: string; category: string | null }>(
+          `SELECT id, name, JSON_VALUE(file, '$.category') AS category FROM athletes WHERE coach_id = :coachId AND deleted_at IS NULL ORDER BY name, id`,
+          { replacements: { coachId }, type: QueryTypes.SELECT },
+        ),
+      );
+      return rows.map(({ id, name, category }) => ({ id, name, category: categoryOf(category) }));
+    },
+    find,
+    create: async (coachId, file) => {
+      const row = await transact((transaction) =>
+        models.athletes.create({ coachId, name: nameOf(file), file: { ...file }, revision: 1, deletedAt: null }, { transaction }),
+      );
+      return (await show([row]))[0]!;
+    },
+    save: async (coachId, id, file, revision) => {
+      // the database decides who was first
+      const change = { name: nameOf(file), file: { ...file }, revision: revision + 1 };
+      const [saved] = await transact((transaction) => models.athletes.update(change, { where: { id, coachId, deletedAt: null, revision }, transaction }));
+      const current = await find(coachId, id);
+      if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
+      return current;
+    },
+    setDeleted: async (coachId, id, at) => {
+      const before = at === null ? { [Op.ne]: null } : null;
+      const [changed] = await write(() => models.athletes.update({ deletedAt: at }, { where: { id, coachId, deletedAt: before } }));
+      if (changed === 0 && !(await read(() => models.athletes.findOne({ where: { id, coachId }, attributes: ['id'] })))) throw new Problem('not_found');
+    },
+  };
 }

@@ -12,6 +12,7 @@ import {
   formatClock,
   normalFrom,
   parseWorkout,
+  readAthlete,
   repsPerRound,
   scoredParts,
   seededRandom,
@@ -19,11 +20,12 @@ import {
   type Athlete,
   type Workout,
 } from '@gambito/core';
-import { athleteOf } from '../athletes/store';
+import type { Transaction } from 'sequelize';
+import type { Database } from '../platform/database';
 import { todayIn } from '../platform/days';
-import { AthleteRow, CoachRow, ScoreRow, WorkoutRow } from '../platform/models';
-import { makeBrief } from '../sends/brief';
-import { send } from '../sends/store';
+import type { Models } from '../platform/models';
+import { isDuplicate } from '../platform/trouble';
+import { makeBrief, type MadeBrief } from '../sends/brief';
 import { demoEmail } from './demo-coach';
 import { lanternPeople } from './lantern-people';
 import { lanternWorkouts } from './lantern-workouts';
@@ -51,56 +53,91 @@ function scoreOf(version: Workout, athlete: Athlete, fitness: number): string | 
   return null;
 }
 
-export async function seedDemo(now: Date, say: (text: string) => void): Promise<void> {
-  if ((await CoachRow.count()) > 0) return;
-  say('Loading the demo: the Lanterns …');
-  // nobody signs in to the demo with a password: the start page opens it
-  const coach = await CoachRow.create({
-    email: demoEmail,
-    name: 'Maruvel',
-    passwordHash: await hash(randomBytes(24).toString('base64')),
-    timeZone: demoZone,
-    units: 'kg',
-    rules: { ...defaultRules },
+interface SeededScore {
+  readonly person: number;
+  readonly score: string;
+  readonly made: MadeBrief;
+}
+interface SeededWorkout {
+  readonly text: string;
+  readonly title: string;
+  readonly day: Date;
+  readonly scores: readonly SeededScore[];
+}
+
+/** Everybody's scores in one workout, drawn by the same dice on every machine. */
+function scoresFor(text: string, today: string, dice: Dice): SeededScore[] {
+  return lanternPeople.flatMap((file, person): SeededScore[] => {
+    if (dice.chance() > logged) return [];
+    const { athlete } = readAthlete(file, today);
+    const made = makeBrief(text, athlete, defaultRules, []);
+    const score = scoreOf(parseWorkout(made.versionText).workout, athlete, dice.talents[person]! * Math.exp(0.035 * dice.normal()));
+    return score ? [{ person, score, made }] : [];
   });
-  const athletes = await AthleteRow.bulkCreate(
-    lanternPeople.map((file) => ({ coachId: coach.id, name: String(file['name']), file, revision: 1, deletedAt: null })),
-  );
-  const rows = await AthleteRow.findAll({ where: { coachId: coach.id }, order: [['id', 'ASC']] });
+}
+interface Dice {
+  readonly chance: () => number;
+  readonly normal: () => number;
+  readonly talents: readonly number[];
+}
+function throwDice(): Dice {
   const normal = normalFrom(seededRandom(20261125));
-  const chance = seededRandom(7);
-  const talents = athletes.map(() => Math.exp(0.06 * normal()));
-  const today = todayIn(demoZone, now);
-  for (const { daysAgo, text } of lanternWorkouts) {
-    const day = new Date(Date.parse(`${today}T12:00:00Z`) - daysAgo * dayMs);
-    const workout = await WorkoutRow.create({
-      coachId: coach.id,
-      title: parseWorkout(text).workout.title ?? 'Untitled',
-      text,
-      day: day.toISOString().slice(0, 10),
-      revision: 1,
-      deletedAt: null,
-    });
-    if (daysAgo <= 0) continue;
-    for (const [index, row] of rows.entries()) {
-      if (chance() > logged) continue;
-      const athlete = athleteOf({ file: row.file, results: [] }, today, null);
-      const made = makeBrief(text, athlete, defaultRules, []);
-      const score = scoreOf(parseWorkout(made.versionText).workout, athlete, talents[index]! * Math.exp(0.035 * normal()));
-      if (!score) continue;
-      await send(workout.id, row.id, text, made, new Date(day.getTime() - dayMs / 2));
-      await ScoreRow.create({
-        workoutId: workout.id,
-        athleteId: row.id,
-        score,
-        note: '',
-        versionText: made.versionText,
-        originalText: text,
-        enteredBy: 'athlete',
-        deletedAt: null,
-        createdAt: day,
-      });
-    }
-    say(`  ${workout.title}`);
+  return { normal, chance: seededRandom(7), talents: lanternPeople.map(() => Math.exp(0.06 * normal())) };
+}
+
+function makeHistory(today: string, say: (text: string) => void): SeededWorkout[] {
+  const dice = throwDice();
+  return lanternWorkouts.map(({ daysAgo, text }) => {
+    const title = parseWorkout(text).workout.title ?? 'Untitled';
+    if (daysAgo > 0) say(`  ${title}`);
+    return { text, title, day: new Date(Date.parse(`${today}T12:00:00Z`) - daysAgo * dayMs), scores: daysAgo > 0 ? scoresFor(text, today, dice) : [] };
+  });
+}
+
+async function writeScores(
+  models: Models,
+  coachId: number,
+  workoutId: number,
+  athleteIds: readonly number[],
+  { text, day, scores }: SeededWorkout,
+  transaction: Transaction,
+) {
+  for (const { person, score, made } of scores) {
+    const [athleteId, sentAt] = [athleteIds[person]!, new Date(day.getTime() - dayMs / 2)];
+    const version = { workoutId, athleteId, versionText: made.versionText, originalText: text };
+    const expected = made.brief.parts.map(({ predicted }) => predicted ?? null);
+    const token = randomBytes(24).toString('base64url');
+    await models.sends.create(
+      { ...version, token, brief: made.brief, expected, sentAt, expiresAt: new Date(sentAt.getTime() + 365 * dayMs), revokedAt: null },
+      { transaction },
+    );
+    const { id } = await models.scores.create({ ...version, score, note: '', enteredBy: 'athlete', deletedAt: null, createdAt: day }, { transaction });
+    const unread = { revision: 1, readRevision: null, model: null, reading: null, lesson: null, leasedUntil: null, failures: 0 };
+    await models.readings.create({ scoreId: id, coachId, workoutId, athleteId, ...unread }, { transaction });
   }
+}
+
+/** All of it or nothing: a start that is killed leaves an empty desk, and the next one begins again. */
+export async function seedDemo({ models, transact }: Database, now: Date, say: (text: string) => void): Promise<void> {
+  if ((await models.coaches.count()) > 0) return;
+  say('Loading the demo: the Lanterns …');
+  const history = makeHistory(todayIn(demoZone, now), say);
+  // nobody signs in to the demo with a password: the start page opens it
+  const passwordHash = await hash(randomBytes(24).toString('base64'));
+  const coach = { email: demoEmail, name: 'Maruvel', passwordHash, timeZone: demoZone, units: 'kg', rules: { ...defaultRules }, founder: 1 };
+  const seeded = transact(async (transaction) => {
+    const { id: coachId } = await models.coaches.create(coach, { transaction });
+    const athleteIds: number[] = [];
+    for (const file of lanternPeople)
+      athleteIds.push((await models.athletes.create({ coachId, name: String(file['name']), file, revision: 1, deletedAt: null }, { transaction })).id);
+    for (const workout of history) {
+      const { text, title, day } = workout;
+      const row = await models.workouts.create({ coachId, title, text, day: day.toISOString().slice(0, 10), revision: 1, deletedAt: null }, { transaction });
+      await writeScores(models, coachId, row.id, athleteIds, workout, transaction);
+    }
+  });
+  // another server that started at the same moment was quicker
+  await seeded.catch((error: unknown) => {
+    if (!isDuplicate(error)) throw error;
+  });
 }

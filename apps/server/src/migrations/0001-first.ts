@@ -1,10 +1,8 @@
 /** Coaches, sessions, athletes, workouts, locks, sends, scores. */
 import { DataTypes, type QueryInterface } from 'sequelize';
+import { ensureIndex, moment, reference, times } from './reentrant';
 
 const id = { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true, autoIncrement: true };
-const moment = (allowNull = false) => ({ type: DataTypes.DATE(3), allowNull });
-const reference = (model: string) => ({ type: DataTypes.INTEGER.UNSIGNED, allowNull: false, references: { model, key: 'id' }, onDelete: 'CASCADE' });
-const times = { created_at: moment(), updated_at: moment() };
 
 export async function up(queries: QueryInterface): Promise<void> {
   await queries.createTable('coaches', {
@@ -42,7 +40,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     deleted_at: moment(true),
     ...times,
   });
-  await queries.addIndex('workouts', ['coach_id', 'day']);
+  await ensureIndex(queries, 'workouts', ['coach_id', 'day']);
   await queries.createTable('locks', {
     id,
     workout_id: reference('workouts'),
@@ -50,7 +48,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     locks: { type: DataTypes.JSON, allowNull: false },
     ...times,
   });
-  await queries.addIndex('locks', ['workout_id', 'athlete_id'], { unique: true });
+  await ensureIndex(queries, 'locks', ['workout_id', 'athlete_id'], { unique: true });
   await queries.createTable('sends', {
     id,
     workout_id: reference('workouts'),
@@ -63,7 +61,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     revoked_at: moment(true),
     ...times,
   });
-  await queries.addIndex('sends', ['workout_id', 'athlete_id'], { unique: true });
+  await ensureIndex(queries, 'sends', ['workout_id', 'athlete_id'], { unique: true });
   await queries.createTable('scores', {
     id,
     workout_id: reference('workouts'),
@@ -76,7 +74,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     deleted_at: moment(true),
     ...times,
   });
-  await queries.addIndex('scores', ['workout_id', 'athlete_id']);
+  await ensureIndex(queries, 'scores', ['workout_id', 'athlete_id']);
 }
 
 export async function down(queries: QueryInterface): Promise<void> {

@@ -1,25 +1,46 @@
-/** Migrations, oldest first. Each is applied once and never edited afterwards. */
-import { Umzug, SequelizeStorage } from 'umzug';
+/** Migrations, oldest first. Each is applied once and never changed afterwards in what it does; a lease keeps two servers that start at once from doing it together. */
+import { SequelizeStorage, Umzug } from 'umzug';
 import type { QueryInterface } from 'sequelize';
-import { type Sequelize } from 'sequelize';
+import type { Database } from '../platform/database';
+import { endLease, waitForLease } from '../platform/leases';
 import * as first from './0001-first';
 import * as jobs from './0002-jobs';
 import * as scoresByAthlete from './0003-scores-by-athlete';
 import * as longerScores from './0004-longer-scores';
+import * as readingsAndLeases from './0005-readings-and-leases';
 
 const migrations = [
-  { name: '0001-first', up: first.up, down: first.down },
-  { name: '0002-jobs', up: jobs.up, down: jobs.down },
-  { name: '0003-scores-by-athlete', up: scoresByAthlete.up, down: scoresByAthlete.down },
-  { name: '0004-longer-scores', up: longerScores.up, down: longerScores.down },
+  { name: '0001-first', ...first },
+  { name: '0002-jobs', ...jobs },
+  { name: '0003-scores-by-athlete', ...scoresByAthlete },
+  { name: '0004-longer-scores', ...longerScores },
+  { name: '0005-readings-and-leases', ...readingsAndLeases },
 ];
 
-export async function migrate(sequelize: Sequelize): Promise<string[]> {
-  const umzug = new Umzug<QueryInterface>({
-    migrations: migrations.map((each) => ({ name: each.name, up: ({ context }) => each.up(context), down: ({ context }) => each.down(context) })),
+/** What migrating itself needs first. */
+const leaseTable = `CREATE TABLE IF NOT EXISTS leases (name VARCHAR(60) NOT NULL PRIMARY KEY, owner VARCHAR(60) NOT NULL, held_until DATETIME(3) NOT NULL,
+  created_at DATETIME(3) NOT NULL, updated_at DATETIME(3) NOT NULL)`;
+/** s one migration may take, and s another server waits for it */
+const [longest, patience] = [120, 180];
+
+function umzugOn({ sequelize }: Database): Umzug<QueryInterface> {
+  return new Umzug<QueryInterface>({
+    migrations: migrations.map(({ name, up, down }) => ({ name, up: ({ context }) => up(context), down: ({ context }) => down(context) })),
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });
-  return (await umzug.up()).map((each) => each.name);
+}
+
+/** @returns the names of what was applied */
+export async function migrate(database: Database): Promise<string[]> {
+  await database.sequelize.query(leaseTable);
+  const umzug = umzugOn(database);
+  if ((await umzug.pending()).length === 0) return [];
+  await waitForLease(database, 'migrate', longest, patience);
+  try {
+    return (await umzug.up()).map(({ name }) => name);
+  } finally {
+    await endLease(database, 'migrate');
+  }
 }

@@ -1,86 +1,106 @@
 /** The application: platform first, then one plugin a feature. */
+import compress from '@fastify/compress';
 import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
-import rateLimit from '@fastify/rate-limit';
 import fastifyStatic from '@fastify/static';
 import swagger from '@fastify/swagger';
 import swaggerUi from '@fastify/swagger-ui';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler, type ZodTypeProvider } from 'fastify-type-provider-zod';
-import type { Sequelize } from 'sequelize';
 import { athleteRoutes } from '../athletes/routes';
-import { authRoutes } from '../auth/routes';
+import { accountRoutes, authRoutes } from '../auth/routes';
+import { boardRoutes } from '../boards/routes';
 import { catalogueRoutes } from '../catalogue/routes';
 import { ruleRoutes } from '../rules/routes';
 import { scoreRoutes } from '../scores/routes';
 import { athletePageRoutes } from '../sends/athlete-page-routes';
 import { sendRoutes } from '../sends/routes';
 import { workoutRoutes } from '../workouts/routes';
+import { startBackground } from './background';
+import { buildServices } from './build-services';
 import type { Config } from './config';
+import type { Database } from './database';
 import { Problem, registerErrors } from './errors';
-import { defineModels } from './models';
+import { registerGuards } from './guards';
 
 export type App = FastifyInstance;
-export interface Services {
-  readonly demo: boolean;
-  readonly now: () => Date;
-}
+export type AppConfig = Omit<Config, 'port' | 'host' | 'database'>;
 
-/** Application without a listener; tests use it through `inject`. */
-export async function buildApp(
-  sequelize: Sequelize,
-  config: Pick<Config, 'demo' | 'webDirectory' | 'logLevel'>,
-  now: () => Date = () => new Date(),
-): Promise<App> {
-  defineModels(sequelize);
-  const app = Fastify({
-    logger: config.logLevel === 'silent' ? false : { level: config.logLevel, redact: ['req.headers.cookie'] },
-    bodyLimit: 64 * 1024,
-    trustProxy: false,
-  }).withTypeProvider<ZodTypeProvider>();
-  app.setValidatorCompiler(validatorCompiler);
-  app.setSerializerCompiler(serializerCompiler);
-  registerErrors(app as unknown as FastifyInstance);
-  await app.register(helmet, {
-    // plain http on loopback: no upgrade, no HSTS
-    strictTransportSecurity: false,
+const features = [
+  authRoutes,
+  accountRoutes,
+  catalogueRoutes,
+  athleteRoutes,
+  workoutRoutes,
+  ruleRoutes,
+  sendRoutes,
+  athletePageRoutes,
+  scoreRoutes,
+  boardRoutes,
+];
+
+/** @param https HSTS and upgrades only there: on plain http they would lock people out */
+function securityHeaders(https: boolean) {
+  return {
+    strictTransportSecurity: https ? { maxAge: 15_552_000 } : false,
     contentSecurityPolicy: {
       useDefaults: true,
       directives: {
-        'upgrade-insecure-requests': null,
+        'upgrade-insecure-requests': https ? [] : null,
         'script-src': ["'self'"],
         'style-src': ["'self'", "'unsafe-inline'"],
         'img-src': ["'self'", 'data:'],
         'worker-src': ["'self'", 'blob:'],
       },
     },
+  };
+}
+
+async function servePages(app: FastifyInstance, webDirectory: string | null): Promise<void> {
+  if (webDirectory)
+    await app.register(fastifyStatic, {
+      root: webDirectory,
+      cacheControl: false,
+      setHeaders: (reply, path) => void reply.setHeader('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+    });
+  app.setNotFoundHandler((request, reply) => {
+    // a page of the application is drawn in the browser, whatever its address
+    if (webDirectory && request.method === 'GET' && !request.url.startsWith('/api/')) return reply.type('text/html').sendFile('index.html');
+    throw new Problem('not_found');
   });
+}
+
+/** Application without a listener; tests use it through `inject`. */
+export async function buildApp(database: Database, config: AppConfig, now: () => Date = () => new Date()): Promise<App> {
+  const app = Fastify({
+    logger: config.logLevel === 'silent' ? false : { level: config.logLevel, redact: ['req.headers.cookie', 'req.headers.authorization', 'req.url'] },
+    bodyLimit: 64 * 1024,
+    trustProxy: config.proxies.length > 0 ? [...config.proxies] : false,
+  }).withTypeProvider<ZodTypeProvider>() as unknown as FastifyInstance;
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  registerErrors(app);
+  app.decorateRequest('signedIn', null);
+  app.decorateRequest('link', null);
+  await app.register(helmet, securityHeaders(config.https));
   await app.register(cookie);
-  await app.register(rateLimit, { global: false });
+  await app.register(compress, { threshold: 2048, encodings: ['br', 'gzip'] });
+  registerGuards(app);
   await app.register(swagger, {
     openapi: { info: { title: 'Gambito', version: '0.1.0', description: 'Everything the coach’s desk and the athletes’ pages ask of the server.' } },
     transform: jsonSchemaTransform,
   });
   await app.register(swaggerUi, { routePrefix: '/api/docs' });
-  // a form of another site cannot send JSON; anything that writes must be JSON or empty
-  app.addHook('onRequest', async (request) => {
-    const type = request.headers['content-type'];
-    if (request.method !== 'GET' && request.method !== 'HEAD' && type && !type.startsWith('application/json'))
-      throw new Problem('invalid_input', 'Expected JSON.');
-  });
-  const services: Services = { demo: config.demo, now };
-  for (const routes of [authRoutes, catalogueRoutes, athleteRoutes, workoutRoutes, ruleRoutes, sendRoutes, athletePageRoutes, scoreRoutes])
-    await app.register(async (scope) => routes(scope as unknown as FastifyInstance, services), { prefix: '/api' });
-  if (config.webDirectory)
-    await app.register(fastifyStatic, {
-      root: config.webDirectory,
-      setHeaders: (reply, path) => void reply.setHeader('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
-    });
-  app.setNotFoundHandler((request, reply) => {
-    // a page of the application is drawn in the browser, whatever its address
-    if (config.webDirectory && request.method === 'GET' && !request.url.startsWith('/api/')) return reply.type('text/html').sendFile('index.html');
-    throw new Problem('not_found');
+  let wake: () => void = () => undefined;
+  const services = buildServices(database, config, now, () => wake());
+  for (const routes of features) await app.register(async (scope) => routes(scope, services), { prefix: '/api' });
+  await servePages(app, config.webDirectory);
+  const background = startBackground(database, services, (what) => app.log.warn({ what }, 'background work failed'));
+  wake = () => background.wake();
+  app.addHook('onClose', async () => {
+    await background.stop();
+    await services.pool.close();
   });
   await app.ready();
-  return app as unknown as App;
+  return app;
 }

@@ -2,6 +2,7 @@
 import type { FastifyError, FastifyInstance } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { isAway, isConflict, isFull, isSlow } from './trouble';
 
 const registry = {
   not_signed_in: { status: 401, title: 'Please sign in.' },
@@ -17,6 +18,12 @@ const registry = {
   too_large: { status: 413, title: 'That is too large; texts up to 64 kB are taken.' },
   too_many: { status: 429, title: 'Too many tries. Wait a minute.' },
   already_set_up: { status: 409, title: 'A coach is already set up here.' },
+  wrong_origin: { status: 403, title: 'Asked from another site.' },
+  method_not_allowed: { status: 405, title: 'That cannot be done here.' },
+  too_slow: { status: 422, title: 'This takes too long to compute; make the text, the kit or the figures smaller.' },
+  busy: { status: 503, title: 'Much is being computed for you already. Try again in a moment.' },
+  database_away: { status: 503, title: 'The database is away. What you typed is kept; try again in a moment.' },
+  disk_full: { status: 507, title: 'The disk is full: nothing can be written until there is room. Reading goes on.' },
   failed: { status: 500, title: 'Something went wrong here. Nothing you typed is lost; try again.' },
 } as const;
 export type ErrorCode = keyof typeof registry;
@@ -40,6 +47,13 @@ export const problemSchema = z.object({
   fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
 });
 
+/** A failure of the database as what it means for who asked; null where it is none of these. */
+function databaseProblem(error: unknown): ErrorCode | null {
+  if (isFull(error)) return 'disk_full';
+  if (isAway(error) || isConflict(error) || isSlow(error)) return 'database_away';
+  return null;
+}
+
 function body(code: ErrorCode, detail: string | null, extra: Readonly<Record<string, unknown>> = {}) {
   return { type: `urn:gambito:problem:${code}`, title: registry[code].title, status: registry[code].status, code, ...(detail ? { detail } : {}), ...extra };
 }
@@ -59,9 +73,15 @@ export function registerErrors(app: FastifyInstance): void {
       }));
       return send('invalid_input', fields.map((each) => `${each.path || 'input'}: ${each.message}`).join('; '), { fields });
     }
+    const database = databaseProblem(error);
+    if (database) {
+      void reply.header('retry-after', '1');
+      return send(database, null);
+    }
     if (error.statusCode === 413) return send('too_large', null);
     if (error.statusCode === 429) return send('too_many', null);
     if (error.statusCode && error.statusCode < 500) return send('invalid_input', error.message);
+    if (process.env['GAMBITO_DEBUG']) console.error(error);
     request.log.error({ err: { type: error.name, stack: error.stack?.split('\n').slice(1, 6) } }, 'request failed');
     return send('failed', null);
   });

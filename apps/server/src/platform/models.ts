@@ -1,98 +1,169 @@
-/** The tables as Sequelize sees them. Stores use these; nothing else does. JSON columns come back parsed. */
-import { DataTypes, type CreationOptional, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize';
+/** The tables as Sequelize sees them, bound to one connection: two applications in one process each have their own. Only stores use these. JSON columns come back parsed. */
+import { DataTypes, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
 
-export class CoachRow extends Model<InferAttributes<CoachRow>, InferCreationAttributes<CoachRow>> {
-  declare id: CreationOptional<number>;
-  declare email: string;
-  declare name: string;
-  declare passwordHash: string;
-  declare timeZone: string;
-  declare units: string;
-  declare rules: unknown;
+type Row<Self extends Model> = Model<InferAttributes<Self>, InferCreationAttributes<Self>>;
+
+export interface CoachRow extends Row<CoachRow> {
+  id: CreationOptional<number>;
+  email: string;
+  name: string;
+  passwordHash: string;
+  timeZone: string;
+  units: string;
+  rules: unknown;
+  /** 1 for who set the instance up, null for everybody else: unique, so that there is one */
+  founder: number | null;
 }
-export class SessionRow extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
-  declare tokenHash: string;
-  declare coachId: number;
-  declare expiresAt: Date;
+export interface SessionRow extends Row<SessionRow> {
+  tokenHash: string;
+  coachId: number;
+  expiresAt: Date;
 }
-export class AthleteRow extends Model<InferAttributes<AthleteRow>, InferCreationAttributes<AthleteRow>> {
-  declare id: CreationOptional<number>;
-  declare coachId: number;
-  declare name: string;
-  declare file: Record<string, unknown>;
-  declare revision: number;
-  declare deletedAt: Date | null;
+export interface AthleteRow extends Row<AthleteRow> {
+  id: CreationOptional<number>;
+  coachId: number;
+  name: string;
+  file: Record<string, unknown>;
+  revision: number;
+  deletedAt: Date | null;
 }
-export class WorkoutRow extends Model<InferAttributes<WorkoutRow>, InferCreationAttributes<WorkoutRow>> {
-  declare id: CreationOptional<number>;
-  declare coachId: number;
-  declare title: string;
-  declare text: string;
-  declare day: string | null;
-  declare revision: number;
-  declare deletedAt: Date | null;
-  declare updatedAt: CreationOptional<Date>;
+export interface WorkoutRow extends Row<WorkoutRow> {
+  id: CreationOptional<number>;
+  coachId: number;
+  title: string;
+  text: string;
+  day: string | null;
+  revision: number;
+  deletedAt: Date | null;
+  updatedAt: CreationOptional<Date>;
 }
-export class LockRow extends Model<InferAttributes<LockRow>, InferCreationAttributes<LockRow>> {
-  declare id: CreationOptional<number>;
-  declare workoutId: number;
-  declare athleteId: number;
-  declare locks: unknown;
+export interface LockRow extends Row<LockRow> {
+  id: CreationOptional<number>;
+  workoutId: number;
+  athleteId: number;
+  locks: unknown;
 }
-export class SendRow extends Model<InferAttributes<SendRow>, InferCreationAttributes<SendRow>> {
-  declare id: CreationOptional<number>;
-  declare workoutId: number;
-  declare athleteId: number;
-  declare token: string;
-  declare originalText: string;
-  declare versionText: string;
-  declare brief: unknown;
-  declare sentAt: Date;
-  declare revokedAt: Date | null;
+export interface SendRow extends Row<SendRow> {
+  id: CreationOptional<number>;
+  workoutId: number;
+  athleteId: number;
+  token: string;
+  originalText: string;
+  versionText: string;
+  brief: unknown;
+  /** a part: what the version expects */
+  expected: unknown;
+  sentAt: Date;
+  expiresAt: Date;
+  revokedAt: Date | null;
 }
-export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
-  declare id: CreationOptional<number>;
-  declare coachId: number;
-  declare total: number;
-  declare done: number;
-  declare failed: unknown;
-  declare finishedAt: Date | null;
-  declare updatedAt: CreationOptional<Date>;
+export interface ScoreRow extends Row<ScoreRow> {
+  id: CreationOptional<number>;
+  workoutId: number;
+  athleteId: number;
+  score: string;
+  note: string;
+  versionText: string;
+  originalText: string;
+  enteredBy: string;
+  deletedAt: Date | null;
+  createdAt: CreationOptional<Date>;
 }
-export class ScoreRow extends Model<InferAttributes<ScoreRow>, InferCreationAttributes<ScoreRow>> {
-  declare id: CreationOptional<number>;
-  declare workoutId: number;
-  declare athleteId: number;
-  declare score: string;
-  declare note: string;
-  declare versionText: string;
-  declare originalText: string;
-  declare enteredBy: string;
-  declare deletedAt: Date | null;
-  declare createdAt: CreationOptional<Date>;
+export interface ReadingRow extends Row<ReadingRow> {
+  scoreId: number;
+  coachId: number;
+  workoutId: number;
+  athleteId: number;
+  /** grows when what it is read of changes: file, text, rules, earlier scores */
+  revision: number;
+  /** the revision and the model it was read with; null before the first time */
+  readRevision: number | null;
+  model: string | null;
+  /** a board each; null where the score cannot be carried over */
+  reading: unknown;
+  lesson: unknown;
+  /** one server reads it at a time */
+  leasedUntil: Date | null;
+  failures: number;
+}
+export interface JobRow extends Row<JobRow> {
+  id: CreationOptional<number>;
+  coachId: number;
+  kind: string;
+  /** what every item of it needs */
+  task: unknown;
+  cancelledAt: Date | null;
+  createdAt: CreationOptional<Date>;
+}
+export interface JobItemRow extends Row<JobItemRow> {
+  jobId: number;
+  athleteId: number;
+  state: string;
+  message: string | null;
+  leasedBy: string | null;
+  leasedUntil: Date | null;
+}
+export interface TallyRow extends Row<TallyRow> {
+  name: string;
+  count: number;
+  resetsAt: Date;
+}
+export interface LeaseRow extends Row<LeaseRow> {
+  name: string;
+  owner: string;
+  heldUntil: Date;
+}
+
+export interface Models {
+  readonly coaches: ModelStatic<CoachRow>;
+  readonly sessions: ModelStatic<SessionRow>;
+  readonly athletes: ModelStatic<AthleteRow>;
+  readonly workouts: ModelStatic<WorkoutRow>;
+  readonly locks: ModelStatic<LockRow>;
+  readonly sends: ModelStatic<SendRow>;
+  readonly scores: ModelStatic<ScoreRow>;
+  readonly readings: ModelStatic<ReadingRow>;
+  readonly jobs: ModelStatic<JobRow>;
+  readonly jobItems: ModelStatic<JobItemRow>;
+  readonly tallies: ModelStatic<TallyRow>;
+  readonly leases: ModelStatic<LeaseRow>;
 }
 
 // functions, because Sequelize writes the column's name into the object it is given
 const id = () => ({ type: DataTypes.INTEGER.UNSIGNED, primaryKey: true, autoIncrement: true });
 const number = () => ({ type: DataTypes.INTEGER.UNSIGNED, allowNull: false });
+const key = () => ({ type: DataTypes.INTEGER.UNSIGNED, allowNull: false, primaryKey: true });
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
 const string = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
+const named = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false, primaryKey: true });
 const json = () => ({ type: DataTypes.JSON, allowNull: false });
+const maybeJson = () => ({ type: DataTypes.JSON, allowNull: true });
 const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
 const maybe = () => ({ type: DataTypes.DATE(3), allowNull: true });
 
-export function defineModels(sequelize: Sequelize): void {
-  CoachRow.init(
-    { id: id(), email: string(190), name: string(120), passwordHash: string(255), timeZone: string(64), units: string(2), rules: json() },
-    { sequelize, tableName: 'coaches' },
-  );
-  SessionRow.init({ tokenHash: { type: DataTypes.CHAR(64), primaryKey: true }, coachId: number(), expiresAt: moment() }, { sequelize, tableName: 'sessions' });
-  AthleteRow.init(
-    { id: id(), coachId: number(), name: string(120), file: json(), revision: number(), deletedAt: maybe() },
-    { sequelize, tableName: 'athletes' },
-  );
-  WorkoutRow.init(
-    {
+/** Defines all tables on one connection. */
+export function defineModels(sequelize: Sequelize): Models {
+  return {
+    coaches: sequelize.define<CoachRow>('coaches', {
+      id: id(),
+      email: string(190),
+      name: string(120),
+      passwordHash: string(255),
+      timeZone: string(64),
+      units: string(2),
+      rules: json(),
+      founder: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
+    }),
+    sessions: sequelize.define<SessionRow>('sessions', { tokenHash: { type: DataTypes.CHAR(64), primaryKey: true }, coachId: number(), expiresAt: moment() }),
+    athletes: sequelize.define<AthleteRow>('athletes', {
+      id: id(),
+      coachId: number(),
+      name: string(120),
+      file: json(),
+      revision: number(),
+      deletedAt: maybe(),
+    }),
+    workouts: sequelize.define<WorkoutRow>('workouts', {
       id: id(),
       coachId: number(),
       title: string(200),
@@ -101,12 +172,9 @@ export function defineModels(sequelize: Sequelize): void {
       revision: number(),
       deletedAt: maybe(),
       updatedAt: moment(),
-    },
-    { sequelize, tableName: 'workouts' },
-  );
-  LockRow.init({ id: id(), workoutId: number(), athleteId: number(), locks: json() }, { sequelize, tableName: 'locks' });
-  SendRow.init(
-    {
+    }),
+    locks: sequelize.define<LockRow>('locks', { id: id(), workoutId: number(), athleteId: number(), locks: json() }),
+    sends: sequelize.define<SendRow>('sends', {
       id: id(),
       workoutId: number(),
       athleteId: number(),
@@ -114,13 +182,12 @@ export function defineModels(sequelize: Sequelize): void {
       originalText: text(),
       versionText: text(),
       brief: json(),
+      expected: json(),
       sentAt: moment(),
+      expiresAt: moment(),
       revokedAt: maybe(),
-    },
-    { sequelize, tableName: 'sends' },
-  );
-  ScoreRow.init(
-    {
+    }),
+    scores: sequelize.define<ScoreRow>('scores', {
       id: id(),
       workoutId: number(),
       athleteId: number(),
@@ -131,11 +198,30 @@ export function defineModels(sequelize: Sequelize): void {
       enteredBy: string(10),
       deletedAt: maybe(),
       createdAt: moment(),
-    },
-    { sequelize, tableName: 'scores' },
-  );
-  JobRow.init(
-    { id: id(), coachId: number(), total: number(), done: number(), failed: json(), finishedAt: maybe(), updatedAt: moment() },
-    { sequelize, tableName: 'jobs' },
-  );
+    }),
+    readings: sequelize.define<ReadingRow>('readings', {
+      scoreId: key(),
+      coachId: number(),
+      workoutId: number(),
+      athleteId: number(),
+      revision: number(),
+      readRevision: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+      model: { type: DataTypes.STRING(40), allowNull: true },
+      reading: maybeJson(),
+      lesson: maybeJson(),
+      leasedUntil: maybe(),
+      failures: number(),
+    }),
+    jobs: sequelize.define<JobRow>('jobs', { id: id(), coachId: number(), kind: string(20), task: json(), cancelledAt: maybe(), createdAt: moment() }),
+    jobItems: sequelize.define<JobItemRow>('job_items', {
+      jobId: key(),
+      athleteId: key(),
+      state: string(10),
+      message: { type: DataTypes.STRING(500), allowNull: true },
+      leasedBy: { type: DataTypes.STRING(40), allowNull: true },
+      leasedUntil: maybe(),
+    }),
+    tallies: sequelize.define<TallyRow>('tallies', { name: named(100), count: number(), resetsAt: moment() }),
+    leases: sequelize.define<LeaseRow>('leases', { name: named(60), owner: string(60), heldUntil: moment() }),
+  };
 }

@@ -1,27 +1,17 @@
 import { rulesFileSchema } from '@gambito/contract';
-import { readRules, type HouseRules, type MassUnit } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
-import { requireCoach } from '../auth/session';
-import type { Services } from '../platform/app';
-import type { CoachRow } from '../platform/models';
+import { coachIn, coachScope } from '../platform/scopes';
+import type { Services } from '../platform/services';
 import { typed } from '../platform/typed';
+import { changeRules } from './use-cases';
 
-export const rulesOf = (coach: Pick<CoachRow, 'rules'>): HouseRules => readRules(coach.rules).rules;
-
-/** The room's unit, for loads that say none. */
-export const unitsOf = (coach: Pick<CoachRow, 'units'>): MassUnit => (coach.units === 'lb' ? 'lb' : 'kg');
-
-export function ruleRoutes(plain: FastifyInstance, { now }: Services): void {
+export function ruleRoutes(plain: FastifyInstance, services: Services): void {
+  coachScope(plain, services);
   const app = typed(plain);
   const answer = z.object({ rules: z.record(z.string(), z.string()) });
-  app.get('/rules', { schema: { summary: 'The house rules', response: { 200: answer } } }, async (request) => ({
-    rules: { ...rulesOf(await requireCoach(request, now())) },
+  app.get('/rules', { schema: { summary: 'The house rules', response: { 200: answer } } }, async (request) => ({ rules: { ...coachIn(request).rules } }));
+  app.put('/rules', { schema: { summary: 'Choose house rules', body: z.object({ rules: rulesFileSchema }), response: { 200: answer } } }, async (request) => ({
+    rules: { ...(await changeRules(services, coachIn(request), request.body.rules)) },
   }));
-  app.put('/rules', { schema: { summary: 'Choose house rules', body: z.object({ rules: rulesFileSchema }), response: { 200: answer } } }, async (request) => {
-    const coach = await requireCoach(request, now());
-    const { rules } = readRules({ ...rulesOf(coach), ...request.body.rules });
-    await coach.update({ rules });
-    return { rules: { ...rules } };
-  });
 }

@@ -1,9 +1,13 @@
-/** Scores: one that counts for each athlete and workout; older and deleted ones are kept. */
-import type { Transaction } from 'sequelize';
-import { ScoreRow, WorkoutRow } from '../platform/models';
+/** Scores: one that counts for each athlete and workout; older and deleted ones are kept. A unique key decides which one counts. */
+import { QueryTypes, type Transaction } from 'sequelize';
+import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 
+/** characters of an entry: every part's score, in the order of the parts */
+export const scoreLength = 400;
+
 export interface NewScore {
+  readonly coachId: number;
   readonly workoutId: number;
   readonly athleteId: number;
   readonly score: string;
@@ -12,57 +16,79 @@ export interface NewScore {
   readonly originalText: string;
   readonly enteredBy: 'coach' | 'athlete';
 }
-
-export async function latestScore(workoutId: number, athleteId: number): Promise<ScoreRow | null> {
-  return ScoreRow.findOne({ where: { workoutId, athleteId, deletedAt: null }, order: [['id', 'DESC']] });
+export interface ScoreStore {
+  latest(workoutId: number, athleteId: number): Promise<{ score: string; note: string } | null>;
+  /** A new score takes the place of the one before. @returns its number */
+  save(entry: NewScore, now: Date): Promise<number>;
+  /** @throws {Problem} not_found */
+  remove(coachId: number, workoutId: number, id: number, now: Date): Promise<void>;
+  /** The score counts again, in place of any that was logged meanwhile. @throws {Problem} not_found */
+  restore(coachId: number, workoutId: number, id: number, now: Date): Promise<void>;
 }
 
-/** Runs with the workout's row held, so that of two people who log for one athlete at once one comes after the other. */
-function oneAtATime<T>(workoutId: number, run: (transaction: Transaction) => Promise<T>): Promise<T> {
-  return ScoreRow.sequelize!.transaction(async (transaction) => {
-    await WorkoutRow.findByPk(workoutId, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id'] });
-    return run(transaction);
-  });
-}
-
-/** The score that counts steps back for another; it stays in the table, marked. */
-async function stepBack(workoutId: number, athleteId: number, now: Date, transaction: Transaction): Promise<void> {
-  await ScoreRow.update({ deletedAt: now }, { where: { workoutId, athleteId, deletedAt: null }, transaction });
-}
-
-/** A new score replaces the one before. */
-export function saveScore(entry: NewScore, now: Date): Promise<ScoreRow> {
-  return oneAtATime(entry.workoutId, async (transaction) => {
-    await stepBack(entry.workoutId, entry.athleteId, now, transaction);
-    return ScoreRow.create({ ...entry, deletedAt: null }, { transaction });
-  });
-}
-
-export async function scoresOf(workoutId: number): Promise<ScoreRow[]> {
-  return ScoreRow.findAll({ where: { workoutId, deletedAt: null }, order: [['id', 'ASC']] });
-}
-
-/** The latest results of all a coach's workouts, what conversions are learned from. */
-export async function scoresOfCoach(coachId: number, most = 1000): Promise<ScoreRow[]> {
-  const workouts = await WorkoutRow.findAll({ where: { coachId }, attributes: ['id'] });
-  return ScoreRow.findAll({ where: { workoutId: workouts.map((each) => each.id), deletedAt: null }, order: [['id', 'DESC']], limit: most });
-}
-
-async function findScore(workoutId: number, id: number, transaction?: Transaction): Promise<ScoreRow> {
-  const row = await ScoreRow.findOne({ where: { id, workoutId }, ...(transaction ? { transaction } : {}) });
-  if (!row) throw new Problem('not_found');
-  return row;
-}
-
-export async function deleteScore(workoutId: number, id: number, now: Date): Promise<void> {
-  await (await findScore(workoutId, id)).update({ deletedAt: now });
-}
-
-/** The score counts again, in place of any that was logged meanwhile. */
-export function restoreScore(workoutId: number, id: number, now: Date): Promise<void> {
-  return oneAtATime(workoutId, async (transaction) => {
-    const row = await findScore(workoutId, id, transaction);
-    await stepBack(workoutId, row.athleteId, now, transaction);
-    await row.update({ deletedAt: null }, { transaction });
-  });
+export function scoreStore({ sequelize, models, read, transact }: Database): ScoreStore {
+  /** The score that counts steps back for another; it stays in the table, marked, and is read no more. */
+  const stepBack = async (workoutId: number, athleteId: number, now: Date, transaction: Transaction): Promise<void> => {
+    // the workout's row is held, so that of two people who log for one athlete on one database one comes after the other; on two, the unique key decides
+    await models.workouts.findByPk(workoutId, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id'] });
+    await sequelize.query(
+      'DELETE FROM readings WHERE score_id IN (SELECT id FROM scores WHERE workout_id = :workoutId AND athlete_id = :athleteId AND deleted_at IS NULL)',
+      { replacements: { workoutId, athleteId }, transaction },
+    );
+    await models.scores.update({ deletedAt: now }, { where: { workoutId, athleteId, deletedAt: null }, transaction });
+  };
+  /** To be read; and what the same athlete scored later is read anew, since more is known of before. */
+  const readAnew = async (coachId: number, workoutId: number, athleteId: number, scoreId: number, transaction: Transaction): Promise<void> => {
+    await models.readings.create(
+      { scoreId, coachId, workoutId, athleteId, revision: 1, readRevision: null, model: null, reading: null, lesson: null, leasedUntil: null, failures: 0 },
+      { transaction },
+    );
+    await outdateLater(athleteId, scoreId, transaction);
+  };
+  const outdateLater = (athleteId: number, scoreId: number, transaction: Transaction) =>
+    sequelize.query('UPDATE readings SET revision = revision + 1, failures = 0 WHERE athlete_id = :athleteId AND score_id > :scoreId', {
+      replacements: { athleteId, scoreId },
+      type: QueryTypes.UPDATE,
+      transaction,
+    });
+  const find = async (workoutId: number, id: number, transaction: Transaction) => {
+    const row = await models.scores.findOne({ where: { id, workoutId }, transaction });
+    if (!row) throw new Problem('not_found');
+    return row;
+  };
+  return {
+    latest: async (workoutId, athleteId) => {
+      const row = await read(() =>
+        models.scores.findOne({ where: { workoutId, athleteId, deletedAt: null }, attributes: ['score', 'note'], order: [['id', 'DESC']] }),
+      );
+      return row && { score: row.score, note: row.note };
+    },
+    save: ({ coachId, ...entry }, now) =>
+      orAgain(() =>
+        transact(async (transaction) => {
+          await stepBack(entry.workoutId, entry.athleteId, now, transaction);
+          const { id } = await models.scores.create({ ...entry, deletedAt: null, createdAt: now }, { transaction });
+          await readAnew(coachId, entry.workoutId, entry.athleteId, id, transaction);
+          return id;
+        }),
+      ),
+    remove: (coachId, workoutId, id, now) =>
+      transact(async (transaction) => {
+        const row = await find(workoutId, id, transaction);
+        await row.update({ deletedAt: now }, { transaction });
+        await models.readings.destroy({ where: { scoreId: id, coachId }, transaction });
+        await outdateLater(row.athleteId, id, transaction);
+      }),
+    restore: (coachId, workoutId, id, now) =>
+      orAgain(() =>
+        transact(async (transaction) => {
+          const row = await find(workoutId, id, transaction);
+          // it counts already: nothing to undo
+          if (row.deletedAt === null) return;
+          await stepBack(workoutId, row.athleteId, now, transaction);
+          await row.update({ deletedAt: null }, { transaction });
+          await readAnew(coachId, workoutId, row.athleteId, id, transaction);
+        }),
+      ),
+  };
 }

@@ -1,62 +1,36 @@
 /** What an athlete's link opens. No sign-in: the link is the key, to one version and its score. */
 import { athletePageSchema } from '@gambito/contract';
-import { pageText, parseWorkout } from '@gambito/core';
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyRequest } from 'fastify';
 import { z } from 'zod';
-import type { Services } from '../platform/app';
-import type { ScoreRow } from '../platform/models';
-import { WorkoutRow } from '../platform/models';
+import type { Limit } from '../platform/limits';
+import { linkIn, linkScope } from '../platform/scopes';
+import type { Services } from '../platform/services';
 import { typed } from '../platform/typed';
-import { latestScore, saveScore } from '../scores/store';
-import { scoreLength, takenScore } from '../scores/taken-score';
-import { briefOfRow, openLink } from './store';
-import { calendarFile } from './calendar';
+import { scoreLength } from '../scores/store';
+import { logByLink } from '../scores/use-cases';
+import { athletePage, calendarOf } from './use-cases';
 
-const tokenParams = z.object({ token: z.string().min(20).max(40) });
-const limited = { config: { rateLimit: { max: 120, timeWindow: '1 minute' } } };
+const tokenParams = z.object({ token: z.string().max(60) });
+/** by link, not by address: a class shares one */
+const scoresByLink: Limit = { name: 'score', most: 60, seconds: 60 };
 
-export function athletePageRoutes(plain: FastifyInstance, { now }: Services): void {
+export function athletePageRoutes(plain: FastifyInstance, services: Services): void {
+  linkScope(plain, services);
   const app = typed(plain);
-  app.get(
-    '/a/:token',
-    { ...limited, schema: { summary: 'An athlete’s page', params: tokenParams, response: { 200: athletePageSchema } } },
-    async (request, reply) => {
-      const row = await openLink(request.params.token);
-      const [workout, score] = await Promise.all([WorkoutRow.findByPk(row.workoutId), latestScore(row.workoutId, row.athleteId)]);
-      void reply.header('cache-control', 'no-store').header('referrer-policy', 'no-referrer');
-      return {
-        brief: briefOfRow(row),
-        originalText: row.originalText,
-        versionText: row.versionText,
-        sentAt: row.sentAt.toISOString(),
-        changed: workout !== null && workout.text !== row.originalText,
-        score: score ? { score: score.score, note: score.note } : null,
-      };
-    },
-  );
-  app.get('/a/:token/calendar.ics', { ...limited, schema: { summary: 'The version as a calendar entry', params: tokenParams } }, async (request, reply) => {
-    const row = await openLink(request.params.token);
-    const workout = await WorkoutRow.findByPk(row.workoutId);
-    const { title } = briefOfRow(row);
-    return reply
-      .type('text/calendar; charset=utf-8')
-      .header('cache-control', 'no-store')
-      .header('content-disposition', 'attachment; filename="workout.ics"')
-      .send(
-        calendarFile({
-          uid: `${row.workoutId}-${row.athleteId}@gambito`,
-          title,
-          text: `${pageText(parseWorkout(row.versionText).workout.parts)}`,
-          url: `${request.protocol}://${request.host}/a/${request.params.token}`,
-          day: workout?.day ?? row.sentAt.toISOString().slice(0, 10),
-          now: now(),
-        }),
-      );
+  const addressOf = (request: FastifyRequest): string => services.address ?? `${request.protocol}://${request.host}`;
+  app.get('/a/:token', { schema: { summary: 'An athlete’s page', params: tokenParams, response: { 200: athletePageSchema } } }, async (request, reply) => {
+    void reply.header('referrer-policy', 'no-referrer');
+    return athletePage(services, linkIn(request));
   });
+  app.get('/a/:token/calendar.ics', { schema: { summary: 'The version as a calendar entry', params: tokenParams } }, async (request, reply) =>
+    reply
+      .type('text/calendar; charset=utf-8')
+      .header('content-disposition', 'attachment; filename="workout.ics"')
+      .send(await calendarOf(services, linkIn(request), request.params.token, addressOf(request))),
+  );
   app.post(
     '/a/:token/score',
     {
-      ...limited,
       schema: {
         summary: 'Log a score from the athlete’s page',
         params: tokenParams,
@@ -65,22 +39,8 @@ export function athletePageRoutes(plain: FastifyInstance, { now }: Services): vo
       },
     },
     async (request) => {
-      const row = await openLink(request.params.token);
-      const { category, units } = briefOfRow(row);
-      const score = takenScore(request.body.score, row.versionText, { category, units });
-      const saved: ScoreRow = await saveScore(
-        {
-          workoutId: row.workoutId,
-          athleteId: row.athleteId,
-          score,
-          note: request.body.note,
-          versionText: row.versionText,
-          originalText: row.originalText,
-          enteredBy: 'athlete',
-        },
-        now(),
-      );
-      return { score: saved.score, note: saved.note };
+      await services.limiter.spend(scoresByLink, request.params.token, services.now());
+      return logByLink(services, linkIn(request), request.body);
     },
   );
 }

@@ -1,11 +1,59 @@
 /** What was sent to whom, behind which link. A link opens one athlete's version of one workout and nothing else. */
 import type { Brief, StoredSend } from '@gambito/contract';
 import { randomBytes } from 'node:crypto';
+import { QueryTypes, type Transaction } from 'sequelize';
+import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
-import { SendRow } from '../platform/models';
+import type { SendRow } from '../platform/models';
 import type { MadeBrief } from './brief';
 
-const show = (row: SendRow, text: string): StoredSend => ({
+/** What a living link opens. */
+export interface OpenLink {
+  readonly coachId: number;
+  readonly workoutId: number;
+  readonly athleteId: number;
+  readonly originalText: string;
+  readonly versionText: string;
+  readonly brief: Brief;
+  readonly sentAt: Date;
+  readonly expiresAt: Date;
+  readonly revokedAt: Date | null;
+  /** of the workout as it stands; null where it was deleted */
+  readonly workout: { readonly text: string; readonly day: string | null } | null;
+  readonly athleteDeleted: boolean;
+}
+export interface Sent {
+  readonly athleteId: number;
+  readonly versionText: string;
+  readonly expected: Brief['parts'][number]['predicted'][];
+}
+export interface NewSend {
+  readonly workoutId: number;
+  readonly athleteId: number;
+  readonly originalText: string;
+  readonly made: MadeBrief;
+}
+export interface SendStore {
+  /** @param text of the workout as it stands */
+  list(workoutId: number, text: string): Promise<StoredSend[]>;
+  /** Sends or sends again: the link stays while it is alive; a withdrawn or expired one is replaced by a new one. */
+  send(send: NewSend, now: Date, transaction?: Transaction): Promise<void>;
+  /** The version a score of this athlete is of; null where nothing was sent. */
+  versionFor(workoutId: number, athleteId: number): Promise<string | null>;
+  /** What was sent and not withdrawn, without the pages. */
+  expected(workoutId: number): Promise<Sent[]>;
+  /** @throws {Problem} not_found */
+  revoke(workoutId: number, id: number, now: Date): Promise<void>;
+  /** null where no link has this token */
+  open(token: string): Promise<OpenLink | null>;
+}
+
+/** ms a link lives after it was sent */
+const lifetime = 120 * 24 * 3600 * 1000;
+/** 192 bits, so that nobody guesses it */
+const newToken = (): string => randomBytes(24).toString('base64url');
+
+const show = (row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'originalText'>, text: string): StoredSend => ({
   id: row.id,
   athleteId: row.athleteId,
   token: row.token,
@@ -13,34 +61,65 @@ const show = (row: SendRow, text: string): StoredSend => ({
   revoked: row.revokedAt !== null,
   changed: row.originalText !== text,
 });
+const expectedOf = ({ brief }: MadeBrief): Sent['expected'] => brief.parts.map(({ predicted }) => predicted ?? null);
 
-export async function listSends(workoutId: number, text: string): Promise<StoredSend[]> {
-  return (await SendRow.findAll({ where: { workoutId }, order: [['id', 'ASC']] })).map((row) => show(row, text));
+interface LinkRow {
+  readonly coachId: number;
+  readonly workoutId: number;
+  readonly athleteId: number;
+  readonly originalText: string;
+  readonly versionText: string;
+  readonly brief: Brief | string;
+  readonly sentAt: Date;
+  readonly expiresAt: Date;
+  readonly revokedAt: Date | null;
+  readonly text: string;
+  readonly day: string | null;
+  readonly workoutDeleted: Date | null;
+  readonly athleteDeleted: Date | null;
 }
+const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.athlete_id AS athleteId, s.original_text AS originalText, s.version_text AS versionText,
+    s.brief, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted
+  FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id WHERE s.token = :token`;
 
-/** Sends or sends again: the link stays while it is alive; a withdrawn one is replaced by a new one. */
-export async function send(workoutId: number, athleteId: number, originalText: string, made: MadeBrief, now: Date): Promise<StoredSend> {
-  const fresh = { originalText, versionText: made.versionText, brief: made.brief, sentAt: now, revokedAt: null };
-  const row = await SendRow.findOne({ where: { workoutId, athleteId } });
-  if (!row) return show(await SendRow.create({ workoutId, athleteId, token: newToken(), ...fresh }), originalText);
-  await row.update({ ...fresh, ...(row.revokedAt ? { token: newToken() } : {}) });
-  return show(row, originalText);
+export function sendStore({ sequelize, models, read, write, transact }: Database): SendStore {
+  /** In one transaction, so that two who send at once leave one row. */
+  const put = async ({ workoutId, athleteId, originalText, made }: NewSend, now: Date, transaction: Transaction): Promise<void> => {
+    const fresh = {
+      originalText,
+      versionText: made.versionText,
+      brief: made.brief,
+      expected: expectedOf(made),
+      sentAt: now,
+      expiresAt: new Date(now.getTime() + lifetime),
+      revokedAt: null,
+    };
+    const row = await models.sends.findOne({ where: { workoutId, athleteId }, transaction, lock: transaction.LOCK.UPDATE });
+    if (!row) await models.sends.create({ workoutId, athleteId, token: newToken(), ...fresh }, { transaction });
+    else await row.update({ ...fresh, ...(row.revokedAt || row.expiresAt < now ? { token: newToken() } : {}) }, { transaction });
+  };
+  return {
+    list: async (workoutId, text) => {
+      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'originalText'] as const;
+      const rows = await read(() => models.sends.findAll({ where: { workoutId }, attributes: [...attributes], order: ['id'] }));
+      return rows.map((row) => show(row, text));
+    },
+    send: (send, now, transaction) => (transaction ? put(send, now, transaction) : orAgain(() => transact((own) => put(send, now, own)))),
+    versionFor: async (workoutId, athleteId) =>
+      (await read(() => models.sends.findOne({ where: { workoutId, athleteId }, attributes: ['versionText'] })))?.versionText ?? null,
+    expected: async (workoutId) =>
+      (await read(() => models.sends.findAll({ where: { workoutId, revokedAt: null }, attributes: ['athleteId', 'versionText', 'expected'] }))).map(
+        ({ athleteId, versionText, expected }) => ({ athleteId, versionText, expected: expected as Sent['expected'] }),
+      ),
+    revoke: async (workoutId, id, now) => {
+      const [changed] = await write(() => models.sends.update({ revokedAt: now }, { where: { id, workoutId, revokedAt: null } }));
+      if (changed === 0 && !(await read(() => models.sends.findOne({ where: { id, workoutId }, attributes: ['id'] })))) throw new Problem('not_found');
+    },
+    open: async (token) => {
+      const [row] = await read(() => sequelize.query<LinkRow>(linkQuery, { replacements: { token }, type: QueryTypes.SELECT }));
+      if (!row) return null;
+      const brief = typeof row.brief === 'string' ? (JSON.parse(row.brief) as Brief) : row.brief;
+      return { ...row, brief, workout: row.workoutDeleted ? null : { text: row.text, day: row.day }, athleteDeleted: row.athleteDeleted !== null };
+    },
+  };
 }
-
-/** 192 bits, so that nobody guesses it */
-const newToken = (): string => randomBytes(24).toString('base64url');
-
-export async function revoke(workoutId: number, id: number, now: Date): Promise<void> {
-  const row = await SendRow.findOne({ where: { id, workoutId } });
-  if (!row) throw new Problem('not_found');
-  await row.update({ revokedAt: now });
-}
-
-export async function openLink(token: string): Promise<SendRow> {
-  const row = await SendRow.findOne({ where: { token } });
-  if (!row) throw new Problem('not_found');
-  if (row.revokedAt) throw new Problem('link_gone');
-  return row;
-}
-
-export const briefOfRow = (row: SendRow): Brief => row.brief as Brief;

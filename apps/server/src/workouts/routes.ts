@@ -2,32 +2,38 @@ import { lockSchema, storedLocksSchema, storedWorkoutSchema } from '@gambito/con
 import type { Lock } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
-import { findAthlete } from '../athletes/store';
-import { requireCoach } from '../auth/session';
-import type { Services } from '../platform/app';
+import { coachIn, coachScope } from '../platform/scopes';
+import type { Services } from '../platform/services';
+import { idParams, idValue, pageQuery, pageSize } from '../platform/shapes';
 import { typed } from '../platform/typed';
-import { createWorkout, findWorkout, listWorkouts, locksOf, saveLocks, showWorkout, updateWorkout } from './store';
+import { createWorkout, duplicateWorkout, saveLocks, saveWorkout } from './use-cases';
 
 const text = z.string().max(20_000, 'expected at most 20 000 characters');
-const day = z.iso.date('expected a date such as 2026-11-25').nullable();
-const idParams = z.object({ id: z.coerce.number().int().positive() });
+const day = z.iso
+  .date('expected a date such as 2026-11-25')
+  .refine((date) => date >= '1900-01-01' && date < '9000-01-01', 'expected a year from 1900 to 8999')
+  .nullable();
 
-export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
+export function workoutRoutes(plain: FastifyInstance, services: Services): void {
+  coachScope(plain, services);
   const app = typed(plain);
+  const { workouts, now } = services;
+  const list = z.object({ workouts: z.array(storedWorkoutSchema), next: idValue.nullable() });
   app.get(
     '/workouts',
-    { schema: { summary: 'All workouts, newest day first', response: { 200: z.object({ workouts: z.array(storedWorkoutSchema) }) } } },
-    async (request) => ({
-      workouts: await listWorkouts((await requireCoach(request, now())).id),
-    }),
+    { schema: { summary: 'Workouts, newest day first, a page at a time', querystring: pageQuery, response: { 200: list } } },
+    async (request) => {
+      const page = await workouts.page(coachIn(request).id, request.query.after ?? null, pageSize);
+      return { workouts: page, next: page.length < pageSize ? null : page.at(-1)!.id };
+    },
   );
   app.get('/workouts/:id', { schema: { summary: 'One workout', params: idParams, response: { 200: storedWorkoutSchema } } }, async (request) =>
-    showWorkout(await findWorkout((await requireCoach(request, now())).id, request.params.id)),
+    workouts.find(coachIn(request).id, request.params.id),
   );
   app.post(
     '/workouts',
     { schema: { summary: 'A new workout', body: z.object({ text, day: day.default(null) }), response: { 200: storedWorkoutSchema } } },
-    async (request) => createWorkout((await requireCoach(request, now())).id, request.body.text, request.body.day),
+    async (request) => createWorkout(services, coachIn(request), request.body.text, request.body.day),
   );
   app.put(
     '/workouts/:id',
@@ -35,50 +41,31 @@ export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
       schema: {
         summary: 'Save a workout',
         params: idParams,
-        body: z.object({ text: text.optional(), day: day.optional(), revision: z.number().int() }),
+        body: z.object({ text: text.optional(), day: day.optional(), revision: z.number().int().min(0).max(4_000_000_000) }),
         response: { 200: storedWorkoutSchema },
       },
     },
-    async (request) => {
-      const { text: newText, day: newDay, revision } = request.body;
-      return updateWorkout((await requireCoach(request, now())).id, request.params.id, {
-        revision,
-        ...(newText === undefined ? {} : { text: newText }),
-        ...(newDay === undefined ? {} : { day: newDay }),
-      });
-    },
+    async (request) => saveWorkout(services, coachIn(request), request.params.id, request.body),
   );
   app.post(
     '/workouts/:id/duplicate',
     { schema: { summary: 'A copy without a day', params: idParams, response: { 200: storedWorkoutSchema } } },
-    async (request) => {
-      const coach = await requireCoach(request, now());
-      const row = await findWorkout(coach.id, request.params.id);
-      return createWorkout(coach.id, row.text.replace(/^#(?!#)\s*(.+)$/m, '# $1 (copy)'), null);
-    },
+    async (request) => duplicateWorkout(services, coachIn(request), request.params.id),
   );
   app.delete('/workouts/:id', { schema: { summary: 'Delete a workout (can be undone)', params: idParams } }, async (request) => {
-    const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
-    await row.update({ deletedAt: now() });
+    await workouts.setDeleted(coachIn(request).id, request.params.id, now());
     return { done: true };
   });
   app.post('/workouts/:id/restore', { schema: { summary: 'Undo a deletion', params: idParams } }, async (request) => {
-    const row = await findWorkout((await requireCoach(request, now())).id, request.params.id, true);
-    await row.update({ deletedAt: null });
+    await workouts.setDeleted(coachIn(request).id, request.params.id, null);
     return { done: true };
   });
   app.get(
     '/workouts/:id/locks',
-    {
-      schema: {
-        summary: 'The coach’s locks on versions',
-        params: idParams,
-        response: { 200: z.object({ locks: z.array(storedLocksSchema) }) },
-      },
-    },
+    { schema: { summary: 'The coach’s locks on versions', params: idParams, response: { 200: z.object({ locks: z.array(storedLocksSchema) }) } } },
     async (request) => {
-      const row = await findWorkout((await requireCoach(request, now())).id, request.params.id);
-      return { locks: await locksOf(row.id) };
+      const { id } = await workouts.find(coachIn(request).id, request.params.id);
+      return { locks: (await workouts.locks(id)).map(({ athleteId, locks }) => ({ athleteId, locks: [...locks] })) };
     },
   );
   app.put(
@@ -86,15 +73,13 @@ export function workoutRoutes(plain: FastifyInstance, { now }: Services): void {
     {
       schema: {
         summary: 'Set the locks of one athlete’s version',
-        params: idParams.extend({ athleteId: z.coerce.number().int().positive() }),
+        params: idParams.extend({ athleteId: idValue }),
         body: z.object({ locks: z.array(lockSchema).max(60) }),
       },
     },
     async (request) => {
-      const coach = await requireCoach(request, now());
-      const row = await findWorkout(coach.id, request.params.id);
-      await findAthlete(coach.id, request.params.athleteId);
-      await saveLocks(row.id, request.params.athleteId, request.body.locks as Lock[]);
+      const { id, athleteId } = request.params;
+      await saveLocks(services, coachIn(request), id, athleteId, request.body.locks as Lock[]);
       return { done: true };
     },
   );

@@ -1,11 +1,35 @@
 /** Workouts: the text as typed, its day, and the coach's locks on versions. */
 import type { StoredWorkout } from '@gambito/contract';
-import { parseWorkout, type Lock } from '@gambito/core';
+import type { Lock } from '@gambito/core';
 import { Op } from 'sequelize';
+import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
-import { LockRow, WorkoutRow } from '../platform/models';
+import type { WorkoutRow } from '../platform/models';
 
-export const showWorkout = ({ id, title, text, day, revision, updatedAt }: WorkoutRow): StoredWorkout => ({
+export interface LocksOfAthlete {
+  readonly athleteId: number;
+  readonly locks: readonly Lock[];
+}
+export interface WorkoutChange {
+  readonly text?: string;
+  readonly title?: string;
+  readonly day?: string | null;
+}
+export interface WorkoutStore {
+  /** Newest day first; `after` is the last of the page before. */
+  page(coachId: number, after: number | null, most: number): Promise<StoredWorkout[]>;
+  /** @throws {Problem} not_found */
+  find(coachId: number, id: number): Promise<StoredWorkout>;
+  create(coachId: number, workout: { readonly title: string; readonly text: string; readonly day: string | null }): Promise<StoredWorkout>;
+  /** Refuses when another window saved in between, and gives back what stands there so that nothing is lost. @throws {Problem} changed_elsewhere */
+  save(coachId: number, id: number, change: WorkoutChange, revision: number): Promise<StoredWorkout>;
+  /** @throws {Problem} not_found */
+  setDeleted(coachId: number, id: number, at: Date | null): Promise<void>;
+  locks(workoutId: number): Promise<LocksOfAthlete[]>;
+  saveLocks(workoutId: number, athleteId: number, locks: readonly Lock[]): Promise<void>;
+}
+
+const show = ({ id, title, text, day, revision, updatedAt }: WorkoutRow): StoredWorkout => ({
   id,
   title,
   text,
@@ -14,60 +38,56 @@ export const showWorkout = ({ id, title, text, day, revision, updatedAt }: Worko
   updatedAt: updatedAt.toISOString(),
 });
 
-/** A title stands at the top: no more is read for it, whatever else was sent. */
-const titleOf = (text: string): string =>
-  (parseWorkout(text.split('\n').slice(0, 12).join('\n')).workout.title ?? text.split('\n').find((line) => line.trim() !== '') ?? 'Untitled').slice(0, 200);
-
-export async function listWorkouts(coachId: number): Promise<StoredWorkout[]> {
-  return (
-    await WorkoutRow.findAll({
-      where: { coachId, deletedAt: null },
-      order: [
-        ['day', 'DESC'],
-        ['id', 'DESC'],
-      ],
-    })
-  ).map(showWorkout);
+/** What stands after a row when the newest day is first and those without a day are last. */
+function beyond({ id, day }: Pick<WorkoutRow, 'id' | 'day'>): object {
+  if (day === null) return { day: null, id: { [Op.lt]: id } };
+  return { [Op.or]: [{ day: { [Op.lt]: day } }, { day, id: { [Op.lt]: id } }, { day: null }] };
 }
 
-export async function findWorkout(coachId: number, id: number, deleted = false): Promise<WorkoutRow> {
-  const row = await WorkoutRow.findOne({ where: { id, coachId, deletedAt: deleted ? { [Op.ne]: null } : null } });
-  if (!row) throw new Problem('not_found');
-  return row;
-}
-
-export async function createWorkout(coachId: number, text: string, day: string | null): Promise<StoredWorkout> {
-  return showWorkout(await WorkoutRow.create({ coachId, title: titleOf(text), text, day, revision: 1, deletedAt: null }));
-}
-
-/** Saves; refuses when another window saved in between, and gives back what stands there so that nothing is lost. */
-export async function updateWorkout(coachId: number, id: number, change: { text?: string; day?: string | null; revision: number }): Promise<StoredWorkout> {
-  const { revision } = change;
-  // the database decides who was first
-  const [saved] = await WorkoutRow.update(
-    {
-      ...(change.text === undefined ? {} : { text: change.text, title: titleOf(change.text) }),
-      ...(change.day === undefined ? {} : { day: change.day }),
-      revision: revision + 1,
+export function workoutStore({ models, read, write, transact }: Database): WorkoutStore {
+  const find = async (coachId: number, id: number): Promise<StoredWorkout> => {
+    const row = await read(() => models.workouts.findOne({ where: { id, coachId, deletedAt: null } }));
+    if (!row) throw new Problem('not_found');
+    return show(row);
+  };
+  return {
+    page: async (coachId, after, most) => {
+      const last = after === null ? null : await read(() => models.workouts.findOne({ where: { id: after, coachId }, attributes: ['id', 'day'] }));
+      const rows = await read(() =>
+        models.workouts.findAll({
+          where: { coachId, deletedAt: null, ...(last ? beyond(last) : {}) },
+          order: [
+            ['day', 'DESC'],
+            ['id', 'DESC'],
+          ],
+          limit: most,
+        }),
+      );
+      return rows.map(show);
     },
-    { where: { id, coachId, deletedAt: null, revision } },
-  );
-  const current = showWorkout(await findWorkout(coachId, id));
-  if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
-  return current;
-}
-
-export interface LocksOfAthlete {
-  readonly athleteId: number;
-  readonly locks: Lock[];
-}
-export async function locksOf(workoutId: number): Promise<LocksOfAthlete[]> {
-  return (await LockRow.findAll({ where: { workoutId } })).map(({ athleteId, locks }) => ({ athleteId, locks: locks as Lock[] }));
-}
-
-export async function saveLocks(workoutId: number, athleteId: number, locks: readonly Lock[]): Promise<void> {
-  const row = await LockRow.findOne({ where: { workoutId, athleteId } });
-  if (locks.length === 0) await row?.destroy();
-  else if (row) await row.update({ locks });
-  else await LockRow.create({ workoutId, athleteId, locks });
+    find,
+    create: (coachId, workout) =>
+      transact(async (transaction) => show(await models.workouts.create({ coachId, ...workout, revision: 1, deletedAt: null }, { transaction }))),
+    save: async (coachId, id, change, revision) => {
+      // the database decides who was first
+      const [saved] = await transact((transaction) =>
+        models.workouts.update({ ...change, revision: revision + 1 }, { where: { id, coachId, deletedAt: null, revision }, transaction }),
+      );
+      const current = await find(coachId, id);
+      if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
+      return current;
+    },
+    setDeleted: async (coachId, id, at) => {
+      const before = at === null ? { [Op.ne]: null } : null;
+      const [changed] = await write(() => models.workouts.update({ deletedAt: at }, { where: { id, coachId, deletedAt: before } }));
+      if (changed === 0 && !(await read(() => models.workouts.findOne({ where: { id, coachId }, attributes: ['id'] })))) throw new Problem('not_found');
+    },
+    locks: async (workoutId) =>
+      (await read(() => models.locks.findAll({ where: { workoutId } }))).map(({ athleteId, locks }) => ({ athleteId, locks: locks as Lock[] })),
+    saveLocks: async (workoutId, athleteId, locks) => {
+      // one row a version, by its unique key: of two windows the later one stands
+      if (locks.length === 0) await write(() => models.locks.destroy({ where: { workoutId, athleteId } }));
+      else await transact((transaction) => models.locks.upsert({ workoutId, athleteId, locks }, { transaction }));
+    },
+  };
 }

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { api, ApiError, messageOf } from './client';
+import { allPages, api, ApiError, messageOf } from './client';
 
 const original = globalThis.fetch;
 afterEach(() => {
@@ -59,5 +59,25 @@ describe('the way to the server', () => {
     expect(failure.problem.code).toBe('offline');
     expect(failure.message).toMatch(/kept here/);
     expect(messageOf('anything else')).toBe('Something went wrong.');
+  });
+  test('what has not changed since is not sent again: the answer of before stands', async () => {
+    asked = [];
+    globalThis.fetch = async (url, options) => {
+      asked.push({ url: String(url), options: options ?? {} });
+      const known = new Headers(options?.headers).get('if-none-match') === '"7"';
+      return known ? new Response(null, { status: 304 }) : new Response('{"rows":3}', { headers: { etag: '"7"' } });
+    };
+    expect(await api('/workouts/7/board')).toEqual({ rows: 3 });
+    expect(await api('/workouts/7/board')).toEqual({ rows: 3 });
+    expect(asked.map(({ options }) => new Headers(options.headers).get('if-none-match'))).toEqual([null, '"7"']);
+  });
+  test('a list comes a page at a time', async () => {
+    asked = [];
+    globalThis.fetch = async (url) => {
+      asked.push({ url: String(url), options: {} });
+      return new Response(JSON.stringify(String(url).endsWith('after=2') ? { rows: [3], next: null } : { rows: [1, 2], next: 2 }));
+    };
+    expect(await allPages<number>('/rows', 'rows')).toEqual([1, 2, 3]);
+    expect(asked.map(({ url }) => url)).toEqual(['/api/rows', '/api/rows?after=2']);
   });
 });

@@ -18,16 +18,40 @@ const offline: ProblemDetails = {
   status: 0,
 };
 
-export async function api<T>(path: string, options: { method?: string; body?: unknown } = {}): Promise<T> {
-  let response: Response;
+interface Asked {
+  readonly method?: string;
+  readonly body?: unknown;
+}
+/** The last answer to each reading, by its tag: asked again, the server says shortly that nothing changed. */
+const answers = new Map<string, { tag: string; json: unknown }>();
+const mostAnswers = 60;
+
+function remember(path: string, tag: string | null, json: unknown): void {
+  answers.delete(path);
+  if (tag !== null) answers.set(path, { tag, json });
+  const [oldest] = answers.keys();
+  if (answers.size > mostAnswers && oldest !== undefined) answers.delete(oldest);
+}
+
+async function ask(path: string, { method, body }: Asked): Promise<Response> {
+  const tag = method === undefined && body === undefined ? answers.get(path)?.tag : undefined;
+  const headers = { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(tag === undefined ? {} : { 'if-none-match': tag }) };
   try {
-    response = await fetch(`/api${path}`, {
-      method: options.method ?? (options.body === undefined ? 'GET' : 'POST'),
-      ...(options.body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(options.body) }),
+    return await fetch(`/api${path}`, {
+      method: method ?? (body === undefined ? 'GET' : 'POST'),
+      ...(Object.keys(headers).length === 0 ? {} : { headers }),
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
   } catch {
     throw new ApiError(offline);
   }
+}
+
+/** @throws {ApiError} with the sentence to show */
+export async function api<T>(path: string, options: Asked = {}): Promise<T> {
+  const response = await ask(path, options);
+  const before = answers.get(path);
+  if (response.status === 304 && before) return before.json as T;
   const text = await response.text();
   const json = text === '' ? null : (JSON.parse(text) as unknown);
   if (!response.ok)
@@ -36,6 +60,18 @@ export async function api<T>(path: string, options: { method?: string; body?: un
         ? (json as ProblemDetails)
         : { code: 'failed', title: 'Something went wrong.', status: response.status },
     );
+  if (options.method === undefined && options.body === undefined) remember(path, response.headers?.get('etag') ?? null, json);
   return json as T;
+}
+
+/** All pages of a list, one after the other. @param key what the list is called in the answer */
+export async function allPages<T>(path: string, key: string): Promise<T[]> {
+  const rows: T[] = [];
+  for (let after: number | null = null; ;) {
+    const page: Record<string, unknown> & { next: number | null } = await api(`${path}${after === null ? '' : `?after=${after}`}`);
+    rows.push(...(page[key] as T[]));
+    if (page.next === null) return rows;
+    after = page.next;
+  }
 }
 export const messageOf = (error: unknown): string => (error instanceof Error ? error.message : 'Something went wrong.');

@@ -2,12 +2,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { defaultRules, type HouseRules, type Lock } from '@gambito/core';
 import { toast } from 'sonner';
-import { api, messageOf } from './client';
+import { allPages, api, messageOf } from './client';
 import type { AthletePage, Board, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
 
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => api<Me>('/me') });
-export const useAthletes = () => useQuery({ queryKey: ['athletes'], queryFn: async () => (await api<{ athletes: StoredAthlete[] }>('/athletes')).athletes });
-export const useWorkouts = () => useQuery({ queryKey: ['workouts'], queryFn: async () => (await api<{ workouts: StoredWorkout[] }>('/workouts')).workouts });
+export const useAthletes = () => useQuery({ queryKey: ['athletes'], queryFn: () => allPages<StoredAthlete>('/athletes', 'athletes') });
+export const useWorkouts = () => useQuery({ queryKey: ['workouts'], queryFn: () => allPages<StoredWorkout>('/workouts', 'workouts') });
 export const useWorkout = (id: number) => useQuery({ queryKey: ['workouts', id], queryFn: () => api<StoredWorkout>(`/workouts/${id}`) });
 export const useLocks = (id: number) =>
   useQuery({ queryKey: ['workouts', id, 'locks'], queryFn: async () => (await api<{ locks: StoredLocks[] }>(`/workouts/${id}/locks`)).locks });

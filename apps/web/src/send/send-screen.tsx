@@ -6,10 +6,11 @@ import { useParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
 import { useAthletes, useSends } from '../api/queries';
-import type { SendJob, StoredSend } from '../api/types';
+import type { StoredSend } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { Failed, Loading, Progress } from '../ui/states';
+import { useSendJob } from './use-send-job';
 
 const linkOf = (token: string): string => `${window.location.origin}/a/${token}`;
 
@@ -23,35 +24,16 @@ async function copy(text: string): Promise<boolean> {
   }
 }
 
-const pollMilliseconds = 250;
-
 export function SendScreen() {
   const id = Number(useParams()['id']);
   const client = useQueryClient();
   const { data: athletes } = useAthletes();
   const { data: sends, error, refetch } = useSends(id);
-  const [progress, setProgress] = useState({ done: 0, of: 0 });
   const [byHand, setByHand] = useState<string | null>(null);
   const keep = (answer: { sends: StoredSend[] }): void => {
     client.setQueryData(['workouts', id, 'sends'], answer.sends);
   };
-  const sendTo = useMutation({
-    mutationFn: async (ids: readonly number[]) => {
-      setProgress({ done: 0, of: ids.length });
-      let job = await api<SendJob>(`/workouts/${id}/send-jobs`, { body: { athleteIds: ids } });
-      while (!job.finished) {
-        await new Promise((resolve) => setTimeout(resolve, pollMilliseconds));
-        job = await api<SendJob>(`/jobs/${job.id}`);
-        setProgress({ done: job.done, of: job.total });
-      }
-      keep(await api<{ sends: StoredSend[] }>(`/workouts/${id}/sends`));
-      if (job.failed.length > 0) throw new Error(`${job.failed.length} of ${job.total} could not be sent: ${job.failed[0]!.message}`);
-    },
-    onSuccess: (_answer, ids) =>
-      toast(`${ids.length} ${ids.length === 1 ? 'version is' : 'versions are'} ready behind ${ids.length === 1 ? 'its link' : 'their links'}.`),
-    onError: (failure) => toast.error(messageOf(failure)),
-    onSettled: () => setProgress({ done: 0, of: 0 }),
-  });
+  const { progress, send, isSending, stop } = useSendJob(id, keep);
   const revoke = useMutation({
     mutationFn: (sendId: number) => api<{ sends: StoredSend[] }>(`/workouts/${id}/sends/${sendId}`, { method: 'DELETE' }),
     onSuccess: (answer) => {
@@ -75,10 +57,11 @@ export function SendScreen() {
       aside={
         <>
           <Progress done={progress.done} of={progress.of} what="Preparing" />
+          {isSending && <Button onClick={stop}>Stop</Button>}
           <Button onClick={() => void copyAll()} disabled={live.length === 0}>
             Copy all links
           </Button>
-          <Button look="main" onClick={() => sendTo.mutate(waiting.map((each) => each.id))} disabled={waiting.length === 0 || sendTo.isPending}>
+          <Button look="main" onClick={() => send(waiting.map((each) => each.id))} disabled={waiting.length === 0 || isSending}>
             {waiting.length === 0 ? 'All sent' : `Send ${waiting.length === athletes.length ? 'all' : `the other ${waiting.length}`}`}
           </Button>
         </>
@@ -142,7 +125,7 @@ export function SendScreen() {
                     </Button>
                   )}
                   {(!alive || sent.changed) && (
-                    <Button look="bare" onClick={() => sendTo.mutate([athlete.id])} disabled={sendTo.isPending} aria-label={`Send to ${athlete.name}`}>
+                    <Button look="bare" onClick={() => send([athlete.id])} disabled={isSending} aria-label={`Send to ${athlete.name}`}>
                       {sent ? 'Send again' : 'Send'}
                     </Button>
                   )}

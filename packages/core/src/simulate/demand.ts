@@ -11,6 +11,7 @@ import { machineEfficiency } from '../capacity/engine';
 import { bikePace, rowCaloriesPerSecond, rowPace } from '../capacity/engine-laws';
 import { repsAtShare, shareAtReps } from '../capacity/strength-laws';
 import { pushUpShares } from '../movements/catalogue/push';
+import { own as entryOf } from '../text/own';
 import type { CountUnit } from '../workout/workout';
 
 export interface Demand {
@@ -70,7 +71,7 @@ export function handsRaisedShare(heightCm: number): number {
 
 /** The one-repetition max of the external load for a movement, kg; null where loads do not limit it. */
 export function maxOf(movement: Movement, capacity: Capacity): number | null {
-  const own = capacity.ownMaxes[movement.id];
+  const own = entryOf(capacity.ownMaxes, movement.id);
   if (own !== undefined && own > 0) return own;
   return movement.limit.by === 'lift' && movement.load ? capacity.lifts[movement.limit.lift].value * movement.limit.ratio : null;
 }
@@ -85,7 +86,7 @@ function repsToFailure(
   const mass = capacity.athlete.bodyMassKg;
   const { limit } = movement;
   const heavier = (mass + vestKg) / mass;
-  const own = capacity.ownBests[movement.id];
+  const own = entryOf(capacity.ownBests, movement.id);
   switch (limit.by) {
     case 'engine':
       return { reps: 5000, share: null, maxKg: null, guessed: null };

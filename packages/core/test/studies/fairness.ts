@@ -3,6 +3,7 @@
  * deliberately different world (`other-world.ts`) with day noise, and are written down as a coach does: whole seconds, rounds and reps. Our equivalent knows nothing of
  * that world. Kendall's tau between the board and the true fitness, for several ways to make a board.
  */
+import { secondsOnCurve } from '../../src/capacity/engine-laws';
 import {
   adapt,
   boardShift,
@@ -18,6 +19,7 @@ import {
   normalFrom,
   parseWorkout,
   readDone,
+  weigh,
   readKit,
   referenceAthlete,
   referenceCapacity,
@@ -29,7 +31,7 @@ import {
   type LearnedConversions,
   type Level,
   type Place,
-  type Reading,
+  type Weighed,
   type Score,
   type Workout,
 } from '../../src/index';
@@ -154,7 +156,8 @@ function fileOf(told: number, noise: () => number): Pick<Athlete, 'maxes' | 'bes
     bestSets: Object.fromEntries(Object.entries(bests).map(([id, { value }]) => [id, value * figure() ** 1.5])),
     times: [400, 5000].map((metres) => {
       const share = figure();
-      return { engine: 'run', metres, seconds: (metres - reserveMetres * share) / (metresPerSecond * share) };
+      const curve = { metresPerSecond: metresPerSecond * share, reserveMetres: Math.min(0.5 * metres, reserveMetres * share) };
+      return { engine: 'run', metres, seconds: secondsOnCurve(curve, metres) };
     }),
   };
 }
@@ -272,7 +275,7 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
   };
   const allKnowing = (each: Scored): number => {
     const today = toldByScore(versions[each.at]!.truth, each.value);
-    return readDone(original, each)!.trust === 1 ? today.log : bestEstimate([...each.evidence, { log: 0, spread: fitnessSpread }, today]);
+    return weigh(readDone(original, each)!).trust === 1 ? today.log : bestEstimate([...each.evidence, { log: 0, spread: fitnessSpread }, today]);
   };
   const better = versions[0]!.better;
   const predicted = (athlete: Athlete): number =>
@@ -281,7 +284,7 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
   // the middle of the class in every version, on a day without noise and with files that are true: what the board says of them, less the truth
   const middling = Array.from({ length: 11 }, (_, index) => fitnessSpread * (index / 5 - 1));
   const bias = (learned: LearnedConversions | null): number => {
-    const read = (done: Done): Reading => readDone(original, done, learned)!;
+    const read = (done: Done): Weighed => weigh(readDone(original, done)!, learned);
     const shift = boardShift(board.map(read));
     const means = versions.map((_, at) => {
       const excess = middling.map((logTruth) => {
@@ -290,7 +293,7 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
           at,
           0,
         );
-        return Math.log(carryOver(original, read(done), shift).fitness) - (asked.known === 'strangers' ? logTruth : 0);
+        return Math.log(carryOver(read(done), shift).fitness) - (asked.known === 'strangers' ? logTruth : 0);
       });
       return excess.reduce((sum, each) => sum + each, 0) / excess.length;
     });

@@ -1,5 +1,6 @@
 /** What is never traded: kit, floor, ceiling, noise, avoid-list, range, and skills that must be told. */
 import { obstacles, type Obstacle } from '../../limits/feasible';
+import { own } from '../../text/own';
 import type { FeasibleLoad } from '../../kit/loads';
 import type { Athlete } from '../../athlete/athlete';
 import type { Movement } from '../../movements/movement';
@@ -11,7 +12,7 @@ const skillAllowed = { new: 1, newer: 2, trained: 3, competitive: 3 } as const;
 
 /** The file says it: owned, or half; a told max or best set says it too. */
 export function isTold({ skills, maxes, bestSets }: Athlete, movement: Movement): boolean {
-  const said = skills[movement.id];
+  const said = own(skills, movement.id);
   if (said !== undefined) return said !== 'no';
   return [movement.id, ...toldBy(movement.id)].some((id) => (maxes[id]?.kg ?? 0) > 0 || (bestSets[id] ?? 0) >= 1);
 }
@@ -21,7 +22,7 @@ export function hardLimits(movement: Movement, context: AdaptContext, load: Feas
   const { athlete, place } = context;
   const found = obstacles(movement, athlete, place, load, heightCm);
   const told = isTold(athlete, movement);
-  if (athlete.skills[movement.id] === 'no' || (movement.mustBeTold && !told) || (movement.skill > skillAllowed[athlete.level] && !told))
+  if (own(athlete.skills, movement.id) === 'no' || (movement.mustBeTold && !told) || (movement.skill > skillAllowed[athlete.level] && !told))
     found.push({ code: 'skill', skill: movement.skill });
   return found;
 }

@@ -1,4 +1,5 @@
 /** Schools that prefer one movement over another where the written one is out: the house rule decides before nearness within the pattern does. */
+import { own } from '../../text/own';
 import { movementOf } from '../../movements/catalogue';
 import type { Athlete } from '../../athlete/athlete';
 import type { Movement } from '../../movements/movement';
@@ -44,6 +45,6 @@ export function schoolOf(id: string, original: Movement, rule: RuleKey | null, r
 /** `prefer: { lunge: forward }`: of a family, the movement the athlete would rather do; its note is told and not read. */
 export function isWished(movement: Movement, original: Movement, { prefer }: Athlete): boolean {
   if (movement.family !== original.family) return false;
-  const said = prefer[original.family] ?? prefer[original.id];
+  const said = own(prefer, original.family) ?? own(prefer, original.id);
   return said !== undefined && (findMovement(`${said} ${original.family}`) ?? findMovement(said)) === movement.id;
 }

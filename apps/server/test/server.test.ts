@@ -1,32 +1,17 @@
 /** The server through `inject`, against a real throw-away MariaDB (GAMBITO_TEST_DB_PORT, set by tools/test.mjs). */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Sequelize } from 'sequelize';
-import { seedDemo } from './demo/seed';
-import { migrate } from './migrations';
-import { buildApp, type App } from './platform/app';
-import { connect } from './platform/database';
+import { seedDemo } from '../src/demo/seed';
+import { openInstance, type Instance, type Method } from './instance';
 
-const port = Number(process.env['GAMBITO_TEST_DB_PORT']);
-const database = (name: string): Sequelize => connect({ host: '127.0.0.1', port, name, user: 'gambito', password: 'gambito-loopback' });
-let app: App;
-let sequelize: Sequelize;
+let instance: Instance;
 let cookie = '';
 const text = '# Breakwater\nAMRAP 14:00\n7 db push press @ 2x17.5/12.5 kg\n9 toes-to-bar\n40 m shuttle run\nintent: 8-10 rounds\n';
-
-async function call(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, body?: unknown, as = cookie) {
-  const answer = await app.inject({ method, url: `/api${url}`, ...(body === undefined ? {} : { payload: body as object }), headers: as ? { cookie: as } : {} });
-  return { status: answer.statusCode, json: answer.body === '' ? null : answer.json(), headers: answer.headers };
-}
+const call = (method: Method, url: string, body?: unknown, as = cookie) => instance.desk(as)(method, url, body);
 
 beforeAll(async () => {
-  sequelize = database('gambito_jest');
-  await migrate(sequelize);
-  app = await buildApp(sequelize, { demo: false, webDirectory: null, logLevel: 'silent' });
+  instance = await openInstance('gambito_jest');
 }, 180_000);
-afterAll(async () => {
-  await app.close();
-  await sequelize.close();
-});
+afterAll(() => instance.close());
 
 describe('the way in', () => {
   test('a fresh database asks for a coach, once', async () => {
@@ -50,16 +35,16 @@ describe('the way in', () => {
   test('security headers stand, and only JSON may write', async () => {
     const { headers } = await call('GET', '/me');
     expect(headers['content-security-policy']).toMatch(/script-src 'self'/);
-    const form = await app.inject({ method: 'POST', url: '/api/workouts', headers: { cookie, 'content-type': 'text/plain' }, payload: 'text=x' });
+    const form = await instance.app.inject({ method: 'POST', url: '/api/workouts', headers: { cookie, 'content-type': 'text/plain' }, payload: 'text=x' });
     expect(form.statusCode).toBe(400);
   });
   test('RFC 9457: a refusal is problem details', async () => {
-    const answer = await app.inject({ method: 'GET', url: '/api/workouts/987654', headers: { cookie } });
+    const answer = await instance.app.inject({ method: 'GET', url: '/api/workouts/987654', headers: { cookie } });
     expect(answer.headers['content-type']).toMatch(/^application\/problem\+json/);
     expect(answer.json()).toMatchObject({ status: 404, title: expect.any(String), type: expect.stringMatching(/^urn:/) });
   });
   test('OpenAPI stands at /api/docs', async () => {
-    const answer = await app.inject({ method: 'GET', url: '/api/docs/json' });
+    const answer = await instance.app.inject({ method: 'GET', url: '/api/docs/json' });
     expect(Object.keys(answer.json().paths)).toEqual(expect.arrayContaining(['/api/workouts/{id}/board', '/api/a/{token}/score']));
   });
 });
@@ -185,7 +170,7 @@ describe('the whole path', () => {
     }
     expect(job).toMatchObject({ total: 2, done: 2, finished: true, failed: [{ athleteId: 999_999 }] });
     const [sent] = (await call('GET', `/workouts/${workout.id}/sends`)).json.sends;
-    const calendar = await app.inject({ method: 'GET', url: `/api/a/${sent.token}/calendar.ics` });
+    const calendar = await instance.app.inject({ method: 'GET', url: `/api/a/${sent.token}/calendar.ics` });
     expect(calendar.headers['content-type']).toMatch(/^text\/calendar/);
     expect(calendar.body).toMatch(/BEGIN:VEVENT[\s\S]*SUMMARY:Breakwater/);
     expect((await call('GET', '/jobs/999999')).status).toBe(404);
@@ -210,21 +195,19 @@ describe('the whole path', () => {
 
 describe('the demo', () => {
   test('loads once: fourteen athletes, weeks of history, plausible boards', async () => {
-    const other = database('gambito_jest_demo');
-    await migrate(other);
-    const demo = await buildApp(other, { demo: true, webDirectory: null, logLevel: 'silent' });
-    await seedDemo(new Date('2026-11-25T12:00:00Z'), () => undefined);
-    await seedDemo(new Date('2026-11-25T12:00:00Z'), () => undefined);
+    const lanterns = await openInstance('gambito_jest_demo', { demo: true });
+    await seedDemo(lanterns.database, new Date('2026-11-25T12:00:00Z'), () => undefined);
+    await seedDemo(lanterns.database, new Date('2026-11-25T12:00:00Z'), () => undefined);
+    const demo = lanterns.app;
     const login = await demo.inject({ method: 'POST', url: '/api/demo-login' });
     const headers = { cookie: String(login.headers['set-cookie']).split(';')[0]! };
     expect((await demo.inject({ url: '/api/athletes', headers })).json().athletes).toHaveLength(14);
     const { workouts } = (await demo.inject({ url: '/api/workouts', headers })).json();
     expect(workouts.map((each: { day: string }) => each.day)).toContain('2026-11-25');
     const fog = workouts.find((each: { title: string }) => each.title === 'Fog Signal');
-    const { board } = (await demo.inject({ url: `/api/workouts/${fog.id}/board`, headers })).json();
+    const board = (await demo.inject({ url: `/api/workouts/${fog.id}/board`, headers })).json().boards[0].rows;
     expect(board.length).toBeGreaterThan(8);
     for (const row of board) expect(row.index).toBeGreaterThan(10);
-    await demo.close();
-    await other.close();
+    await lanterns.close();
   }, 180_000);
 });

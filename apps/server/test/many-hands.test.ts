@@ -1,54 +1,22 @@
 /** Several windows, several coaches, namesakes, sessions that end, jobs that stop: what one person alone at one desk never sees. */
-import { hash } from '@node-rs/argon2';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Sequelize } from 'sequelize';
-import { migrate } from './migrations';
-import { buildApp, type App } from './platform/app';
-import { readConfig } from './platform/config';
-import { connect } from './platform/database';
-import { todayIn } from './platform/days';
-import { CoachRow, JobRow, ScoreRow } from './platform/models';
+import { migrate } from '../src/migrations';
+import { readConfig } from '../src/platform/config';
+import { todayIn } from '../src/platform/days';
+import { addAthlete, addWorkout, openInstance, squall as text, type Desk, type Instance, type Method } from './instance';
 
-const port = Number(process.env['GAMBITO_TEST_DB_PORT']);
-let sequelize: Sequelize;
-let app: App;
-let clock = new Date('2026-11-25T12:00:00Z');
-const text = '# Squall\nAMRAP 12:00\n8 burpee\n15 air squat\nintent: 8-12 rounds\n';
-
-type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
-/** One coach's desk. */
-function deskOf(cookie: string) {
-  return async (method: Method, url: string, body?: unknown) => {
-    const answer = await app.inject({ method, url: `/api${url}`, ...(body === undefined ? {} : { payload: body as object }), headers: { cookie } });
-    return { status: answer.statusCode, json: answer.body === '' ? null : answer.json() };
-  };
-}
-type Desk = ReturnType<typeof deskOf>;
-
-async function newCoach(email: string): Promise<Desk> {
-  await CoachRow.create({ email, name: email, passwordHash: await hash('a long lantern'), timeZone: 'UTC', units: 'kg', rules: {} });
-  const answer = await app.inject({ method: 'POST', url: '/api/login', payload: { email, password: 'a long lantern' } });
-  return deskOf(String(answer.headers['set-cookie']).split(';')[0]!);
-}
-const addAthlete = async (desk: Desk, name: string): Promise<number> =>
-  (await desk('POST', '/athletes', { file: { name, category: 'women', level: 'trained' } })).json.id;
-const addWorkout = async (desk: Desk): Promise<number> => (await desk('POST', '/workouts', { text })).json.id;
-
+let instance: Instance;
 let maruvel: Desk;
+let maruvelId: number;
 let other: Desk;
 beforeAll(async () => {
-  sequelize = connect({ host: '127.0.0.1', port, name: 'gambito_jest_hands', user: 'gambito', password: 'gambito-loopback' });
-  expect((await migrate(sequelize)).length).toBeGreaterThan(0);
-  app = await buildApp(sequelize, { demo: false, webDirectory: null, logLevel: 'silent' }, () => clock);
-  maruvel = await newCoach('maruvel@lanterns.example');
-  other = await newCoach('other@lanterns.example');
+  instance = await openInstance('gambito_jest_hands');
+  ({ desk: maruvel, id: maruvelId } = await instance.newCoach('maruvel@lanterns.example'));
+  ({ desk: other } = await instance.newCoach('other@lanterns.example'));
 }, 180_000);
-afterAll(async () => {
-  await app.close();
-  await sequelize.close();
-});
+afterAll(() => instance.close());
 
-test('migrations are applied once', async () => expect(await migrate(sequelize)).toEqual([]));
+test('migrations are applied once', async () => expect(await migrate(instance.database)).toEqual([]));
 
 describe('another coach', () => {
   let workout: number;
@@ -128,10 +96,10 @@ describe('several windows at once', () => {
     const scores = ['7+0', '8+0', '9+0', '10+0', '11+0'];
     for (const answer of await Promise.all(scores.map((score) => maruvel('POST', `/workouts/${id}/scores`, { athleteId: athlete, score }))))
       expect(answer.status).toBe(200);
-    const { board } = (await maruvel('GET', `/workouts/${id}/board`)).json;
+    const board = (await maruvel('GET', `/workouts/${id}/board`)).json.boards[0].rows;
     expect(board).toHaveLength(1);
     expect(scores).toContain(board[0].score);
-    expect(await ScoreRow.count({ where: { workoutId: id, athleteId: athlete } })).toBe(5);
+    expect(await instance.database.models.scores.count({ where: { workoutId: id, athleteId: athlete } })).toBe(5);
   });
   test('a deleted score that comes back takes the place of what was logged meanwhile', async () => {
     const [id, athlete] = [await addWorkout(maruvel), await addAthlete(maruvel, 'Wendrith')];
@@ -139,7 +107,7 @@ describe('several windows at once', () => {
     await maruvel('DELETE', `/workouts/${id}/scores/${first}`);
     await maruvel('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '5+0' });
     await maruvel('POST', `/workouts/${id}/scores/${first}/restore`);
-    const { board } = (await maruvel('GET', `/workouts/${id}/board`)).json;
+    const board = (await maruvel('GET', `/workouts/${id}/board`)).json.boards[0].rows;
     expect(board.map((each: { score: string }) => each.score)).toEqual(['9+4']);
   });
 });
@@ -149,7 +117,7 @@ test('namesakes keep their own rows: what is deleted is the score that was point
   const [elder, younger] = [await addAthlete(maruvel, 'Quessil'), await addAthlete(maruvel, 'Quessil')];
   await maruvel('POST', `/workouts/${id}/scores`, { athleteId: elder, score: '11+0' });
   await maruvel('POST', `/workouts/${id}/scores`, { athleteId: younger, score: '6+0' });
-  const { board } = (await maruvel('GET', `/workouts/${id}/board`)).json;
+  const board = (await maruvel('GET', `/workouts/${id}/board`)).json.boards[0].rows;
   expect(board.map((each: { athleteId: number; score: string }) => [each.athleteId, each.score])).toEqual([
     [elder, '11+0'],
     [younger, '6+0'],
@@ -169,20 +137,28 @@ test('past results: the newest eight of an athlete, deleted ones left out', asyn
   const results = async (): Promise<string[]> =>
     (await maruvel('GET', '/athletes')).json.athletes.find((each: { id: number }) => each.id === athlete).results.map((each: { score: string }) => each.score);
   expect(await results()).toEqual(['10+0', '9+0', '8+0', '7+0', '6+0', '5+0', '4+0', '3+0']);
-  const { board } = (await maruvel('GET', `/workouts/${ids[9]}/board`)).json;
+  const board = (await maruvel('GET', `/workouts/${ids[9]}/board`)).json.boards[0].rows;
   await maruvel('DELETE', `/workouts/${ids[9]}/scores/${board[0].scoreId}`);
   expect((await results())[0]).toBe('9+0');
 });
 
-test('a job on a server that went down is shown as failed, not as running for ever', async () => {
-  const coach = (await CoachRow.findOne({ where: { email: 'maruvel@lanterns.example' } }))!;
-  const row = await JobRow.create({ coachId: coach.id, total: 14, done: 3, failed: [], finishedAt: null });
-  const before = clock;
-  clock = new Date(row.updatedAt.getTime() + 30_000);
-  expect((await maruvel('GET', `/jobs/${row.id}`)).json).toMatchObject({ done: 3, finished: false });
-  clock = new Date(row.updatedAt.getTime() + 61_000);
-  expect((await maruvel('GET', `/jobs/${row.id}`)).json).toMatchObject({ finished: true, failed: [{ message: expect.stringMatching(/send the rest again/) }] });
-  clock = before;
+test('a job whose server went down is gone on with by another, and counted once', async () => {
+  const [id, athlete] = [await addWorkout(maruvel), await addAthlete(maruvel, 'Tabrik')];
+  const { jobs, jobItems, sends } = instance.database.models;
+  const job = await jobs.create({ coachId: maruvelId, kind: 'send', task: { workoutId: id, text }, cancelledAt: null });
+  const before = {
+    jobId: job.id,
+    athleteId: athlete,
+    state: 'waiting',
+    message: null,
+    leasedBy: 'a server that died',
+    leasedUntil: new Date(Date.now() + 600),
+  };
+  await jobItems.create(before);
+  expect((await maruvel('GET', `/jobs/${job.id}`)).json).toMatchObject({ total: 1, done: 0, finished: false });
+  for (let tries = 0; tries < 60 && !(await maruvel('GET', `/jobs/${job.id}`)).json.finished; tries++) await new Promise((resolve) => setTimeout(resolve, 100));
+  expect((await maruvel('GET', `/jobs/${job.id}`)).json).toMatchObject({ done: 1, finished: true, failed: [] });
+  expect(await sends.count({ where: { workoutId: id } })).toBe(1);
 });
 
 describe('what comes in', () => {
@@ -193,7 +169,7 @@ describe('what comes in', () => {
     expect((await maruvel('PUT', '/me', { timeZone: 'Lanterns/Pier', units: 'kg' })).json.detail).toMatch(/Europe\/Lisbon/);
   });
   test('a broken body is refused as such, not as a failure of ours', async () => {
-    const answer = await app.inject({ method: 'POST', url: '/api/login', headers: { 'content-type': 'application/json' }, payload: '{"email":' });
+    const answer = await instance.app.inject({ method: 'POST', url: '/api/login', headers: { 'content-type': 'application/json' }, payload: '{"email":' });
     expect(answer.statusCode).toBe(400);
     expect(answer.json().code).toBe('invalid_input');
   });
@@ -218,27 +194,35 @@ describe('the day and the environment', () => {
     expect(todayIn('Atlantic/Azores', new Date('2026-11-26T00:30:00Z'))).toBe('2026-11-25');
     expect(todayIn('Atlantic/Azores', new Date('2026-11-26T01:30:00Z'))).toBe('2026-11-26');
   });
-  test('the environment is read once, with defaults, and a port that is none is refused', () => {
-    expect(readConfig({ GAMBITO_DB_PORT: '3399' })).toMatchObject({ port: 4780, host: '127.0.0.1', demo: false, webDirectory: null });
-    expect(readConfig({ GAMBITO_DB_PORT: '3399', GAMBITO_DEMO: '1' }).demo).toBe(true);
-    expect(() => readConfig({ GAMBITO_DB_PORT: 'pier' })).toThrow(/GAMBITO_DB_PORT/);
-    expect(() => readConfig({})).toThrow(/GAMBITO_DB_PORT/);
+  test('the environment is read once, with defaults, and a database that is none is refused', () => {
+    const at = { GAMBITO_DATABASE: 'mariadb://gambito@127.0.0.1:3399/gambito_own', GAMBITO_DB_PASSWORD: 'x' };
+    expect(readConfig(at)).toMatchObject({ port: 4780, host: '127.0.0.1', demo: false, webDirectory: null, https: false, proxies: [] });
+    expect(readConfig({ ...at, GAMBITO_DEMO: '1' }).demo).toBe(true);
+    const several = readConfig({ ...at, GAMBITO_DATABASE: 'mariadb://gambito@lamp:1,pier,wick:3/gambito_own' });
+    expect(several.database.hosts).toEqual([
+      { host: 'lamp', port: 1 },
+      { host: 'pier', port: 3306 },
+      { host: 'wick', port: 3 },
+    ]);
+    expect(() => readConfig({ GAMBITO_DATABASE: 'pier' })).toThrow(/GAMBITO_DATABASE.*expected mariadb/);
+    expect(() => readConfig({ GAMBITO_DATABASE: 'mariadb://gambito@pier:lamp/own' })).toThrow(/expected host:port/);
+    expect(() => readConfig({})).toThrow(/GAMBITO_DATABASE/);
   });
 });
 
 test('a session lasts two weeks and no longer', async () => {
-  const before = clock;
-  clock = new Date(before.getTime() + 13.9 * 86_400_000);
+  const before = instance.clock.now;
+  instance.clock.now = new Date(before.getTime() + 13.9 * 86_400_000);
   expect((await maruvel('GET', '/athletes')).status).toBe(200);
-  clock = new Date(before.getTime() + 14.1 * 86_400_000);
+  instance.clock.now = new Date(before.getTime() + 14.1 * 86_400_000);
   expect((await maruvel('GET', '/athletes')).status).toBe(401);
-  clock = before;
+  instance.clock.now = before;
 });
 
 test('passwords cannot be tried for ever', async () => {
   const tries = [];
   for (let at = 0; at < 12; at++)
-    tries.push((await app.inject({ method: 'POST', url: '/api/login', payload: { email: 'x@lanterns.example', password: 'no' } })).statusCode);
+    tries.push((await instance.app.inject({ method: 'POST', url: '/api/login', payload: { email: 'x@lanterns.example', password: 'no' } })).statusCode);
   expect(tries).toContain(401);
   expect(tries.at(-1)).toBe(429);
 });

@@ -1,0 +1,84 @@
+/** Signing in and out, setting up, and changing what is one's own. */
+import { hash, verify } from '@node-rs/argon2';
+import { createHash, randomBytes } from 'node:crypto';
+import { demoEmail } from '../demo/demo-coach';
+import { Problem } from '../platform/errors';
+import { isDuplicate } from '../platform/trouble';
+import type { Services } from '../platform/services';
+import type { Limit } from '../platform/limits';
+import type { Coach, NewCoach } from './store';
+
+/** ms */
+export const sessionLength = 14 * 24 * 3600 * 1000;
+const signInByAccount: Limit = { name: 'sign-in account', most: 10, seconds: 300 };
+const signInByAddress: Limit = { name: 'sign-in address', most: 60, seconds: 300 };
+const setUpByAddress: Limit = { name: 'set-up', most: 10, seconds: 60 };
+/** verified against when the e-mail is unknown, so that the answer takes as long */
+const nobody = '$argon2id$v=19$m=19456,t=2,p=1$bm9ib2R5LW5vYm9keQ$0000000000000000000000000000000000000000000';
+
+/** Only the hash of a session's token is kept. */
+export const tokenHash = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+export interface SignedIn {
+  readonly coach: Coach;
+  /** for the cookie; nothing keeps it here */
+  readonly token: string;
+}
+
+async function openSession({ sessions, now }: Services, coach: Coach): Promise<SignedIn> {
+  const token = randomBytes(32).toString('base64url');
+  await sessions.open(tokenHash(token), coach.id, new Date(now().getTime() + sessionLength));
+  return { coach, token };
+}
+
+/** @throws {Problem} wrong_password; too_many for this account or this address */
+export async function signIn(services: Services, email: string, password: string, address: string): Promise<SignedIn> {
+  const account = email.trim().toLowerCase();
+  await services.limiter.spend(signInByAddress, address, services.now());
+  await services.limiter.spend(signInByAccount, account, services.now());
+  const coach = await services.coaches.byEmail(account);
+  const kept = coach && (await services.coaches.passwordHash(coach.id));
+  const fine = await verify(kept ?? nobody, password).catch(() => false);
+  if (!coach || !fine) throw new Problem('wrong_password');
+  return openSession(services, coach);
+}
+
+/** @throws {Problem} no_demo */
+export async function demoSignIn(services: Services): Promise<SignedIn> {
+  const coach = services.demo ? await services.coaches.byEmail(demoEmail) : null;
+  if (!coach) throw new Problem('no_demo');
+  return openSession(services, coach);
+}
+
+/** The first coach of a fresh database; of several at once one is made. @throws {Problem} already_set_up */
+export async function setUp(
+  services: Services,
+  { password, ...coach }: Omit<NewCoach, 'passwordHash'> & { password: string },
+  address: string,
+): Promise<SignedIn> {
+  await services.limiter.spend(setUpByAddress, address, services.now());
+  if ((await services.coaches.count()) > 0) throw new Problem('already_set_up');
+  const passwordHash = await hash(password);
+  const made = await services.coaches.createFounder({ ...coach, email: coach.email.toLowerCase(), passwordHash }).catch((error: unknown) => {
+    if (isDuplicate(error)) throw new Problem('already_set_up');
+    throw error;
+  });
+  return openSession(services, made);
+}
+
+export async function changeSettings(services: Services, coach: Coach, change: Pick<NewCoach, 'timeZone' | 'units'>): Promise<Coach> {
+  await services.coaches.change(coach.id, change);
+  // a load without a unit, and the day a score was logged on, read otherwise now
+  await services.readings.outdateCoach(coach.id);
+  services.wake();
+  return { ...coach, ...change };
+}
+
+/** Every other session ends. @throws {Problem} wrong_password */
+export async function changePassword(services: Services, coach: Coach, before: string, after: string, session: string): Promise<void> {
+  await services.limiter.spend(signInByAccount, coach.email, services.now());
+  const kept = await services.coaches.passwordHash(coach.id);
+  if (!kept || !(await verify(kept, before).catch(() => false))) throw new Problem('wrong_password');
+  await services.coaches.change(coach.id, { passwordHash: await hash(after) });
+  await services.sessions.closeAll(coach.id, tokenHash(session));
+}

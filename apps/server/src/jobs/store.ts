@@ -1,0 +1,136 @@
+/** Long work as rows: an item an athlete, leased by the server that does it, so that any other goes on when that one dies. */
+import { QueryTypes, type Transaction } from 'sequelize';
+import type { Database } from '../platform/database';
+
+export interface JobProgress {
+  readonly id: number;
+  readonly coachId: number;
+  readonly total: number;
+  readonly done: number;
+  readonly cancelled: boolean;
+  readonly failed: readonly { readonly athleteId: number; readonly message: string }[];
+}
+export interface JobItem {
+  readonly jobId: number;
+  readonly coachId: number;
+  readonly athleteId: number;
+  readonly task: SendTask;
+}
+/** What sending a workout to many needs to know, as it was when it was started. */
+export interface SendTask {
+  readonly workoutId: number;
+  readonly text: string;
+}
+export interface JobStore {
+  start(coachId: number, task: SendTask, athleteIds: readonly number[]): Promise<number>;
+  /** null where this coach has no such job */
+  progress(coachId: number, id: number): Promise<JobProgress | null>;
+  cancel(coachId: number, id: number): Promise<void>;
+  /** Takes some items that nobody works on, a share of each job. */
+  lease(owner: string, most: number): Promise<JobItem[]>;
+  /** Done, together with what it wrote; whoever's lease ran out writes nothing. */
+  finish(item: JobItem, owner: string, write: (transaction: Transaction) => Promise<void>): Promise<void>;
+  fail(item: JobItem, message: string): Promise<void>;
+  sweep(before: Date): Promise<void>;
+}
+
+/** s after which another server takes an item over */
+const leaseSeconds = 25;
+
+interface Counted {
+  readonly state: string;
+  readonly items: number | string;
+}
+
+export function jobStore({ sequelize, models, read, write, transact }: Database): JobStore {
+  const select = <T extends object>(sql: string, replacements: object, transaction?: Transaction): Promise<T[]> =>
+    sequelize.query<T>(sql, { replacements: replacements as Record<string, unknown>, type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) });
+  return {
+    start: (coachId, task, athleteIds) =>
+      transact(async (transaction) => {
+        const { id } = await models.jobs.create({ coachId, kind: 'send', task, cancelledAt: null }, { transaction });
+        const items = [...new Set(athleteIds)].map((athleteId) => ({
+          jobId: id,
+          athleteId,
+          state: 'waiting',
+          message: null,
+          leasedBy: null,
+          leasedUntil: null,
+        }));
+        await models.jobItems.bulkCreate(items, { transaction });
+        return id;
+      }),
+    progress: async (coachId, id) => {
+      const job = await read(() => models.jobs.findOne({ where: { id, coachId }, attributes: ['id', 'cancelledAt'] }));
+      if (!job) return null;
+      const counted = await read(() => select<Counted>('SELECT state, COUNT(*) AS items FROM job_items WHERE job_id = :id GROUP BY state', { id }));
+      const failed = await read(() =>
+        models.jobItems.findAll({ where: { jobId: id, state: 'failed' }, attributes: ['athleteId', 'message'], order: ['athleteId'] }),
+      );
+      const of = (...states: string[]): number => counted.reduce((sum, { state, items }) => sum + (states.includes(state) ? Number(items) : 0), 0);
+      return {
+        id,
+        coachId,
+        total: of('waiting', 'done', 'failed', 'cancelled'),
+        done: of('done', 'failed', 'cancelled'),
+        cancelled: job.cancelledAt !== null,
+        failed: failed.map(({ athleteId, message }) => ({ athleteId, message: message ?? '' })),
+      };
+    },
+    cancel: async (coachId, id) => {
+      await transact(async (transaction) => {
+        const [changed] = await models.jobs.update({ cancelledAt: new Date() }, { where: { id, coachId, cancelledAt: null }, transaction });
+        if (changed > 0) await models.jobItems.update({ state: 'cancelled' }, { where: { jobId: id, state: 'waiting' }, transaction });
+      });
+    },
+    lease: (owner, most) =>
+      transact(async (transaction) => {
+        const open = await select<{ jobId: number }>(
+          `SELECT DISTINCT job_id AS jobId FROM job_items WHERE state = 'waiting' AND (leased_until IS NULL OR leased_until < NOW(3)) LIMIT :most`,
+          { most },
+          transaction,
+        );
+        const free: { jobId: number; athleteId: number }[] = [];
+        // a share of each, so that a class of two thousand does not keep a class of five waiting
+        for (const { jobId } of open)
+          free.push(
+            ...(await select<{ jobId: number; athleteId: number }>(
+              `SELECT job_id AS jobId, athlete_id AS athleteId FROM job_items
+               WHERE job_id = :jobId AND state = 'waiting' AND (leased_until IS NULL OR leased_until < NOW(3)) ORDER BY athlete_id LIMIT :share FOR UPDATE`,
+              { jobId, share: Math.ceil(most / open.length) },
+              transaction,
+            )),
+          );
+        for (const { jobId, athleteId } of free)
+          await sequelize.query(
+            'UPDATE job_items SET leased_by = :owner, leased_until = NOW(3) + INTERVAL :leaseSeconds SECOND WHERE job_id = :jobId AND athlete_id = :athleteId',
+            { replacements: { owner, leaseSeconds, jobId, athleteId }, transaction },
+          );
+        const jobs = await models.jobs.findAll({ where: { id: [...new Set(free.map(({ jobId }) => jobId))] }, transaction });
+        const byId = new Map(jobs.map((job) => [job.id, job]));
+        return free.flatMap(({ jobId, athleteId }) => {
+          const job = byId.get(jobId);
+          return job ? [{ jobId, athleteId, coachId: job.coachId, task: job.task as SendTask }] : [];
+        });
+      }),
+    finish: ({ jobId, athleteId }, owner, alsoWrite) =>
+      transact(async (transaction) => {
+        const [changed] = await models.jobItems.update(
+          { state: 'done', leasedUntil: null },
+          { where: { jobId, athleteId, state: 'waiting', leasedBy: owner }, transaction },
+        );
+        if (changed > 0) await alsoWrite(transaction);
+      }),
+    fail: async ({ jobId, athleteId }, message) => {
+      await write(() => models.jobItems.update({ state: 'failed', message: message.slice(0, 500) }, { where: { jobId, athleteId, state: 'waiting' } }));
+    },
+    sweep: async (before) => {
+      await write(() =>
+        sequelize.query(
+          `DELETE FROM jobs WHERE created_at < :before AND NOT EXISTS (SELECT 1 FROM job_items i WHERE i.job_id = jobs.id AND i.state = 'waiting') LIMIT 500`,
+          { replacements: { before } },
+        ),
+      );
+    },
+  };
+}

@@ -1,0 +1,62 @@
+/** What a server does beside answering: jobs, readings, and clearing up. Every server takes turns; what one has begun and not ended, another goes on with. */
+import { runJobs } from '../jobs/runner';
+import { readWaiting } from '../readings/use-cases';
+import type { Database } from './database';
+import { takeLease } from './leases';
+import type { Services } from './services';
+
+/** ms between two looks when nothing is to be done */
+const idle = 2_000;
+/** items under way at once in one process */
+const atOnce = 8;
+const sweepSeconds = 600;
+/** ms a finished job is kept */
+const jobLifetime = 7 * 24 * 3600 * 1000;
+
+export interface Background {
+  wake(): void;
+  stop(): Promise<void>;
+}
+
+async function sweep(database: Database, { sessions, limiter, jobs, now }: Services): Promise<void> {
+  if (!(await takeLease(database, 'sweep', sweepSeconds))) return;
+  await sessions.sweep(now());
+  await limiter.sweep(now());
+  await jobs.sweep(new Date(now().getTime() - jobLifetime));
+}
+
+export function startBackground(database: Database, services: Services, report: (what: string) => void): Background {
+  let stopped = false;
+  let waken: () => void = () => undefined;
+  let sweptAt = 0;
+  const turn = async (): Promise<number> => {
+    if (Date.now() - sweptAt > sweepSeconds * 1000) {
+      sweptAt = Date.now();
+      await sweep(database, services);
+    }
+    const [items, readings] = [await runJobs(services, atOnce), await readWaiting(services, atOnce)];
+    return items + readings;
+  };
+  const loop = async (): Promise<void> => {
+    while (!stopped) {
+      const done = await turn().catch((error: unknown) => {
+        report(error instanceof Error ? error.name : 'unknown');
+        return 0;
+      });
+      if (done === 0 && !stopped)
+        await new Promise<void>((resolve) => {
+          waken = resolve;
+          setTimeout(resolve, idle).unref();
+        });
+    }
+  };
+  const running = loop();
+  return {
+    wake: () => waken(),
+    stop: async () => {
+      stopped = true;
+      waken();
+      await running;
+    },
+  };
+}

@@ -1,0 +1,48 @@
+/** What holds for every request: JSON only, from our own pages, nothing private kept on the way, and "not changed since" answered shortly. */
+import { createHash } from 'node:crypto';
+import type { FastifyInstance, FastifyRequest } from 'fastify';
+import { Problem } from './errors';
+
+const writes = (request: FastifyRequest): boolean => request.method !== 'GET' && request.method !== 'HEAD' && request.method !== 'OPTIONS';
+
+/** A form of another site cannot send JSON; anything that writes must be JSON or empty. */
+function refuseForms(request: FastifyRequest): void {
+  const type = request.headers['content-type'];
+  if (writes(request) && type && !/^application\/json\s*(?:;|$)/i.test(type)) throw new Problem('invalid_input', 'Expected JSON.');
+}
+
+/** The browser says where a request comes from: another site may not write. */
+function refuseOtherSites(request: FastifyRequest): void {
+  const { origin, 'sec-fetch-site': site } = request.headers;
+  if (!writes(request)) return;
+  if (site !== undefined && site !== 'same-origin' && site !== 'none') throw new Problem('wrong_origin');
+  if (typeof origin === 'string' && origin !== 'null' && URL.canParse(origin) && new URL(origin).host !== request.host) throw new Problem('wrong_origin');
+  if (origin === 'null') throw new Problem('wrong_origin');
+}
+
+/** What the database's JSON takes is 32 deep; nothing of ours is deeper than this. */
+const deepest = 20;
+function depthOf(value: unknown, room: number): number {
+  if (typeof value !== 'object' || value === null || room === 0) return 0;
+  return 1 + Math.max(0, ...Object.values(value).map((inner) => depthOf(inner, room - 1)));
+}
+
+export function registerGuards(app: FastifyInstance): void {
+  app.addHook('preValidation', async (request) => {
+    if (depthOf(request.body, deepest + 1) > deepest) throw new Problem('invalid_input', `Nested too deep: expected at most ${deepest} levels.`);
+  });
+  app.addHook('onRequest', async (request) => {
+    refuseForms(request);
+    refuseOtherSites(request);
+  });
+  app.addHook('onSend', async (request, reply, payload) => {
+    if (!request.url.startsWith('/api/')) return payload;
+    if (!reply.hasHeader('cache-control')) void reply.header('cache-control', 'no-store');
+    if (request.method !== 'GET' || reply.statusCode !== 200 || typeof payload !== 'string') return payload;
+    const tag = `"${createHash('sha1').update(payload).digest('base64url')}"`;
+    void reply.header('etag', tag);
+    if (request.headers['if-none-match'] !== tag) return payload;
+    void reply.code(304);
+    return '';
+  });
+}

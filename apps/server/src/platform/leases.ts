@@ -1,0 +1,34 @@
+/** Something that one server does at a time: migrating, seeding the demo, clearing up. A lease runs out by itself when its holder dies. */
+import { randomUUID } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
+import type { Database } from './database';
+
+export const thisServer = randomUUID();
+
+/** @returns whether it is ours for so many seconds */
+export async function takeLease({ sequelize, write }: Database, name: string, seconds: number, owner = thisServer): Promise<boolean> {
+  const replacements = { name, owner, seconds };
+  await write(() =>
+    sequelize.query(
+      `INSERT INTO leases (name, owner, held_until, created_at, updated_at) VALUES (:name, :owner, NOW(3) + INTERVAL :seconds SECOND, NOW(3), NOW(3))
+       ON DUPLICATE KEY UPDATE owner = IF(held_until < NOW(3) OR owner = :owner, :owner, owner),
+         held_until = IF(owner = :owner, NOW(3) + INTERVAL :seconds SECOND, held_until)`,
+      { replacements },
+    ),
+  );
+  const rows = await sequelize.query<{ owner: string }>('SELECT owner FROM leases WHERE name = :name', { replacements, type: QueryTypes.SELECT });
+  return rows[0]?.owner === owner;
+}
+
+export async function endLease({ sequelize, write }: Database, name: string, owner = thisServer): Promise<void> {
+  await write(() => sequelize.query('DELETE FROM leases WHERE name = :name AND owner = :owner', { replacements: { name, owner } }));
+}
+
+/** Waits until it is ours. @throws {RangeError} after so many seconds */
+export async function waitForLease(database: Database, name: string, seconds: number, patience: number): Promise<void> {
+  const until = Date.now() + patience * 1000;
+  while (!(await takeLease(database, name, seconds))) {
+    if (Date.now() > until) throw new RangeError(`Another server holds “${name}” for more than ${patience} s.`);
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+}

@@ -1,0 +1,77 @@
+/** The workers, with a deadline for each task and turns for each coach. Where the worker's bundle does not lie beside the server's (in unit tests), a task runs in place. */
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { Piscina } from 'piscina';
+import { Problem, type ErrorCode } from '../errors';
+import { FairQueue, type Urgency } from './fair-queue';
+import { runTask, type Answer, type Task, type TaskInput, type TaskName, type TaskOutput } from './tasks';
+
+/** ms a task may run, by who waits for it; a text that takes longer is answered with a sentence */
+const deadline: Readonly<Record<Urgency, number>> = { now: 8_000, later: 20_000 };
+
+export interface Pool {
+  /** @throws {Problem} what the task refused; too_slow after its deadline; busy where this coach has too many waiting */
+  run<Name extends TaskName>(coach: number, name: Name, input: TaskInput<Name>, urgency?: Urgency): Promise<TaskOutput<Name>>;
+  close(): Promise<void>;
+}
+
+interface Waiting {
+  readonly task: Task;
+  readonly urgency: Urgency;
+  readonly settle: (answer: Promise<Answer>) => void;
+}
+type Runner = (task: Task, milliseconds: number) => Promise<Answer>;
+
+function threads(count: number, file: string): { run: Runner; close: () => Promise<void> } {
+  const piscina = new Piscina({ filename: file, minThreads: 1, maxThreads: count, idleTimeout: 60_000, resourceLimits: { maxOldGenerationSizeMb: 400 } });
+  // a worker that dies is replaced, and its task told; nothing else must fall
+  piscina.on('error', () => undefined);
+  return { run: (task, milliseconds) => piscina.run(task, { signal: AbortSignal.timeout(milliseconds) }) as Promise<Answer>, close: () => piscina.destroy() };
+}
+const inPlace: Runner = async (task) => {
+  await new Promise((resolve) => setImmediate(resolve));
+  return runTask(task);
+};
+
+const isDeadline = (error: unknown): boolean => error instanceof Error && (error.name === 'AbortError' || error.name === 'TimeoutError');
+
+async function outcome(answer: Promise<Answer>): Promise<unknown> {
+  const made = await answer.catch((error: unknown) => {
+    if (isDeadline(error)) throw new Problem('too_slow');
+    throw error;
+  });
+  if ('problem' in made) throw new Problem(made.problem.code as ErrorCode, made.problem.detail);
+  return made.value;
+}
+
+export function openPool(count: number, file = fileURLToPath(new URL('./pool-worker.mjs', import.meta.url))): Pool {
+  const { run, close } = existsSync(file) ? threads(count, file) : { run: inPlace, close: async () => undefined };
+  const queue = new FairQueue<Waiting>();
+  let running = 0;
+  const start = (): void => {
+    for (let next = running < count ? queue.next() : undefined; next; next = running < count ? queue.next() : undefined) {
+      running++;
+      const answer = run(next.task, deadline[next.urgency]);
+      next.settle(answer);
+      void answer
+        .catch(() => undefined)
+        .finally(() => {
+          running--;
+          start();
+        });
+    }
+  };
+  return {
+    run: async <Name extends TaskName>(coach: number, name: Name, input: TaskInput<Name>, urgency: Urgency = 'now') => {
+      const answer = new Promise<Answer>((settle, refuse) => {
+        if (!queue.add(coach, urgency, { task: { name, input }, urgency, settle })) refuse(new Problem('busy'));
+      });
+      start();
+      return (await outcome(answer)) as TaskOutput<Name>;
+    },
+    close: async () => {
+      for (const { settle } of queue.clear()) settle(Promise.reject(new Problem('busy')));
+      await close();
+    },
+  };
+}

@@ -1,0 +1,33 @@
+/** What every use case is given: the stores, the workers, the clock, and how the instance is reached. */
+import type { AthleteStore } from '../athletes/store';
+import type { CoachStore, SessionStore } from '../auth/store';
+import type { JobStore } from '../jobs/store';
+import type { ReadingStore } from '../readings/store';
+import type { ScoreStore } from '../scores/store';
+import type { SendStore } from '../sends/store';
+import type { WorkoutStore } from '../workouts/store';
+import type { Limiter } from './limits';
+import type { Pool } from './pool/pool';
+
+export interface Services {
+  readonly demo: boolean;
+  readonly now: () => Date;
+  /** people reach it over https */
+  readonly https: boolean;
+  /** where people reach it; null: as the request came */
+  readonly address: string | null;
+  readonly pool: Pool;
+  readonly limiter: Limiter;
+  readonly coaches: CoachStore;
+  readonly sessions: SessionStore;
+  readonly athletes: AthleteStore;
+  readonly workouts: WorkoutStore;
+  readonly sends: SendStore;
+  readonly scores: ScoreStore;
+  readonly readings: ReadingStore;
+  readonly jobs: JobStore;
+  /** whether the database answers */
+  readonly databaseAnswers: () => Promise<boolean>;
+  /** background work has something to do: it need not wait for its next turn */
+  readonly wake: () => void;
+}

@@ -1,0 +1,149 @@
+/** What scores say, stored: computed once by the workers, computed anew when something it was read of changes. */
+import type { FitnessResult, ReadResult } from '@gambito/core';
+import { QueryTypes } from 'sequelize';
+import type { Database } from '../platform/database';
+import { mostResults } from '../athletes/store';
+import type { MadeReading } from '../platform/pool/tasks';
+
+/** A score with everything its reading is made of. */
+export interface Unread {
+  readonly scoreId: number;
+  readonly coachId: number;
+  readonly athleteId: number;
+  readonly workoutId: number;
+  readonly revision: number;
+  readonly score: string;
+  readonly versionText: string;
+  readonly originalText: string;
+  readonly workoutText: string;
+  readonly file: Readonly<Record<string, unknown>>;
+  readonly loggedAt: Date;
+  /** what the athlete scored before, newest first */
+  readonly earlier: readonly { readonly workout: string; readonly score: string }[];
+}
+/** A score on a board. */
+export interface BoardScore {
+  readonly scoreId: number;
+  readonly athleteId: number;
+  readonly name: string;
+  readonly category: 'men' | 'women';
+  readonly score: string;
+  readonly note: string;
+  readonly versionText: string;
+  /** null: not read yet */
+  readonly read: readonly (ReadResult | null)[] | null;
+}
+export interface ReadingStore {
+  /** null where it is read already, or gone */
+  unread(scoreId: number): Promise<Unread | null>;
+  /** numbers of scores that wait to be read; this server has them for a while */
+  lease(most: number): Promise<number[]>;
+  /** kept only if nothing it was read of changed meanwhile */
+  keep(unread: Unread, made: MadeReading, model: string): Promise<void>;
+  giveUp(scoreId: number): Promise<void>;
+  board(workoutId: number): Promise<BoardScore[]>;
+  /** the newest lessons of a coach, and what tells one set of them from another */
+  lessons(coachId: number): Promise<FitnessResult[]>;
+  lessonsMark(coachId: number): Promise<string>;
+  /** @param after only of scores after this one */
+  outdateAthlete(athleteId: number, after: number): Promise<void>;
+  /** @returns whether there is anything to read anew */
+  outdateWorkout(workoutId: number): Promise<boolean>;
+  outdateCoach(coachId: number): Promise<void>;
+  outdateOtherModels(model: string): Promise<void>;
+}
+
+/** s another server leaves a score alone that one has begun to read */
+const leaseSeconds = 20;
+/** older results tell little about conversions */
+const mostLessons = 1000;
+
+const unreadQuery = `SELECT r.score_id AS scoreId, r.coach_id AS coachId, r.athlete_id AS athleteId, r.workout_id AS workoutId, r.revision,
+    s.score, s.version_text AS versionText, s.original_text AS originalText, s.created_at AS loggedAt, w.text AS workoutText, a.file
+  FROM readings r JOIN scores s ON s.id = r.score_id JOIN workouts w ON w.id = r.workout_id JOIN athletes a ON a.id = r.athlete_id
+  WHERE r.score_id = :scoreId AND (r.read_revision IS NULL OR r.read_revision <> r.revision)`;
+const earlierQuery = `SELECT version_text AS workout, score FROM scores
+  WHERE athlete_id = :athleteId AND id < :scoreId AND workout_id <> :workoutId AND deleted_at IS NULL ORDER BY created_at DESC, id DESC LIMIT ${mostResults}`;
+const boardQuery = `SELECT s.id AS scoreId, s.athlete_id AS athleteId, a.name, JSON_VALUE(a.file, '$.category') AS category, s.score, s.note, s.version_text AS versionText,
+    IF(r.read_revision = r.revision, r.reading, NULL) AS reading
+  FROM scores s JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL LEFT JOIN readings r ON r.score_id = s.id
+  WHERE s.workout_id = :workoutId AND s.deleted_at IS NULL ORDER BY s.id`;
+
+const parsed = <T>(value: unknown): T => (typeof value === 'string' ? (JSON.parse(value) as T) : (value as T));
+
+export function readingStore({ sequelize, read, write, transact }: Database): ReadingStore {
+  const select = <T extends object>(sql: string, replacements: Record<string, unknown>): Promise<T[]> =>
+    read(() => sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT }));
+  const outdate = async (where: string, replacements: Record<string, unknown>): Promise<number> => {
+    const [, changed] = await write(() =>
+      sequelize.query(`UPDATE readings SET revision = revision + 1, failures = 0, leased_until = NULL WHERE ${where}`, {
+        replacements,
+        type: QueryTypes.UPDATE,
+      }),
+    );
+    return Number(changed);
+  };
+  return {
+    unread: async (scoreId) => {
+      const [row] = await select<Omit<Unread, 'earlier' | 'file'> & { file: unknown }>(unreadQuery, { scoreId });
+      if (!row) return null;
+      const earlier = await select<Unread['earlier'][number]>(earlierQuery, { athleteId: row.athleteId, scoreId, workoutId: row.workoutId });
+      return { ...row, file: parsed(row.file), earlier };
+    },
+    lease: (most) =>
+      transact(async (transaction) => {
+        const rows = await sequelize.query<{ scoreId: number }>(
+          `SELECT r.score_id AS scoreId FROM readings r WHERE r.waits = 1 AND (r.leased_until IS NULL OR r.leased_until < NOW(3)) ORDER BY r.score_id LIMIT :most FOR UPDATE`,
+          { replacements: { most }, type: QueryTypes.SELECT, transaction },
+        );
+        const ids = rows.map(({ scoreId }) => scoreId);
+        if (ids.length > 0)
+          await sequelize.query('UPDATE readings SET leased_until = NOW(3) + INTERVAL :leaseSeconds SECOND WHERE score_id IN (:ids)', {
+            replacements: { ids, leaseSeconds },
+            transaction,
+          });
+        return ids;
+      }),
+    keep: async ({ scoreId, revision }, { read: reading, lesson }, model) => {
+      await write(() =>
+        sequelize.query(
+          `UPDATE readings SET reading = :reading, lesson = :lesson, model = :model, read_revision = :revision, leased_until = NULL, failures = 0, updated_at = NOW(3)
+           WHERE score_id = :scoreId AND revision = :revision`,
+          { replacements: { reading: JSON.stringify(reading), lesson: lesson && JSON.stringify(lesson), model, scoreId, revision } },
+        ),
+      );
+    },
+    giveUp: async (scoreId) => {
+      await write(() =>
+        sequelize.query('UPDATE readings SET failures = failures + 1, leased_until = NULL WHERE score_id = :scoreId', { replacements: { scoreId } }),
+      );
+    },
+    board: async (workoutId) => {
+      const rows = await select<Omit<BoardScore, 'read' | 'category'> & { category: string | null; reading: unknown }>(boardQuery, { workoutId });
+      return rows.map(({ reading, category, ...row }) => ({
+        ...row,
+        category: category === 'women' ? 'women' : 'men',
+        read: reading === null ? null : parsed<(ReadResult | null)[]>(reading),
+      }));
+    },
+    lessons: async (coachId) => {
+      const rows = await select<{ lesson: unknown }>(
+        `SELECT lesson FROM readings WHERE coach_id = :coachId AND read_revision = revision AND lesson IS NOT NULL ORDER BY score_id DESC LIMIT ${mostLessons}`,
+        { coachId },
+      );
+      return rows.map(({ lesson }) => parsed<FitnessResult>(lesson));
+    },
+    lessonsMark: async (coachId) => {
+      const [row] = await select<{ mark: string }>(
+        `SELECT CONCAT(COUNT(*), ':', COALESCE(BIT_XOR(CRC32(CONCAT(score_id, ':', read_revision, ':', COALESCE(model, '')))), 0)) AS mark
+         FROM readings WHERE coach_id = :coachId AND read_revision = revision`,
+        { coachId },
+      );
+      return row?.mark ?? '0';
+    },
+    outdateAthlete: async (athleteId, after) => void (await outdate('athlete_id = :athleteId AND score_id > :after', { athleteId, after })),
+    outdateWorkout: async (workoutId) => (await outdate('workout_id = :workoutId', { workoutId })) > 0,
+    outdateCoach: async (coachId) => void (await outdate('coach_id = :coachId', { coachId })),
+    outdateOtherModels: async (model) => void (await outdate('model IS NOT NULL AND model <> :model', { model })),
+  };
+}

@@ -1,0 +1,56 @@
+/** Logging, deleting and restoring scores. What is logged is read at once by the workers, or in the background where they are busy. */
+import type { Coach } from '../auth/store';
+import { readScore } from '../readings/use-cases';
+import type { Services } from '../platform/services';
+import type { OpenLink } from '../sends/store';
+import { makeVersion } from '../sends/use-cases';
+
+interface Typed {
+  readonly score: string;
+  readonly note: string;
+}
+
+/** The version this athlete was sent, or would be sent now. */
+async function versionOf(services: Services, coach: Coach, workoutId: number, text: string, athleteId: number): Promise<string> {
+  const sent = await services.sends.versionFor(workoutId, athleteId);
+  if (sent !== null) return sent;
+  const locks = (await services.workouts.locks(workoutId)).find((each) => each.athleteId === athleteId)?.locks ?? [];
+  return (await makeVersion(services, coach, { workoutId, text, athleteId, locks })).versionText;
+}
+
+/** @throws {Problem} not_found, bad_score @returns the score's number */
+export async function logByCoach(services: Services, coach: Coach, workoutId: number, athleteId: number, typed: Typed): Promise<number> {
+  const { text } = await services.workouts.find(coach.id, workoutId);
+  const category = (await services.athletes.find(coach.id, athleteId)).file['category'] === 'women' ? 'women' : 'men';
+  const versionText = await versionOf(services, coach, workoutId, text, athleteId);
+  const score = await services.pool.run(coach.id, 'score', { typed: typed.score, versionText, category, units: coach.units });
+  const entry = { coachId: coach.id, workoutId, athleteId, score, note: typed.note, versionText, originalText: text, enteredBy: 'coach' as const };
+  const id = await services.scores.save(entry, services.now());
+  await readScore(services, id);
+  return id;
+}
+
+/** @throws {Problem} bad_score */
+export async function logByLink(services: Services, link: OpenLink, typed: Typed): Promise<Typed> {
+  const { coachId, workoutId, athleteId, versionText, originalText, brief } = link;
+  const { category, units } = brief;
+  const score = await services.pool.run(coachId, 'score', { typed: typed.score, versionText, category, units });
+  const id = await services.scores.save(
+    { coachId, workoutId, athleteId, score, note: typed.note, versionText, originalText, enteredBy: 'athlete' },
+    services.now(),
+  );
+  await readScore(services, id);
+  return { score, note: typed.note };
+}
+
+export async function removeScore(services: Services, coach: Coach, workoutId: number, id: number): Promise<void> {
+  await services.workouts.find(coach.id, workoutId);
+  await services.scores.remove(coach.id, workoutId, id, services.now());
+  services.wake();
+}
+
+export async function restoreScore(services: Services, coach: Coach, workoutId: number, id: number): Promise<void> {
+  await services.workouts.find(coach.id, workoutId);
+  await services.scores.restore(coach.id, workoutId, id, services.now());
+  await readScore(services, id);
+}

@@ -1,0 +1,78 @@
+/** Sending versions, and what a link opens. */
+import type { AthletePage, StoredSend } from '@gambito/contract';
+import type { Lock } from '@gambito/core';
+import { athleteInput } from '../athletes/use-cases';
+import type { Coach } from '../auth/store';
+import { Problem } from '../platform/errors';
+import type { Urgency } from '../platform/pool/fair-queue';
+import type { Services } from '../platform/services';
+import { calendarFile } from './calendar';
+import type { MadeBrief } from './brief';
+import type { OpenLink } from './store';
+
+/** A living link. @throws {Problem} not_found; link_gone where it was withdrawn, ran out, or its workout or athlete was deleted */
+export async function openLink(services: Services, token: string): Promise<OpenLink> {
+  const link = /^[\w-]{20,40}$/.test(token) ? await services.sends.open(token) : null;
+  if (!link) throw new Problem('not_found');
+  const over = link.revokedAt !== null || link.expiresAt < services.now();
+  if (over || link.workout === null || link.athleteDeleted) throw new Problem('link_gone');
+  return link;
+}
+
+interface Meant {
+  readonly workoutId: number;
+  readonly text: string;
+  readonly athleteId: number;
+  readonly locks: readonly Lock[];
+}
+/** One athlete's version, computed by the workers. */
+export async function makeVersion(
+  services: Services,
+  coach: Coach,
+  { workoutId, text, athleteId, locks }: Meant,
+  urgency: Urgency = 'now',
+): Promise<MadeBrief> {
+  const { file, results, today } = await athleteInput(services, coach, athleteId, workoutId);
+  return services.pool.run(coach.id, 'brief', { file, results, today, text, locks, rules: coach.rules, units: coach.units }, urgency);
+}
+
+/** To a few, at once. */
+export async function sendNow(services: Services, coach: Coach, workoutId: number, athleteIds: readonly number[]): Promise<StoredSend[]> {
+  const { text } = await services.workouts.find(coach.id, workoutId);
+  const locked = new Map((await services.workouts.locks(workoutId)).map(({ athleteId, locks }) => [athleteId, locks]));
+  for (const athleteId of new Set(athleteIds)) {
+    const made = await makeVersion(services, coach, { workoutId, text, athleteId, locks: locked.get(athleteId) ?? [] });
+    await services.sends.send({ workoutId, athleteId, originalText: text, made }, services.now());
+  }
+  return services.sends.list(workoutId, text);
+}
+
+export async function listSends(services: Services, coach: Coach, workoutId: number): Promise<StoredSend[]> {
+  const { text } = await services.workouts.find(coach.id, workoutId);
+  return services.sends.list(workoutId, text);
+}
+
+export async function withdraw(services: Services, coach: Coach, workoutId: number, sendId: number): Promise<StoredSend[]> {
+  const { text } = await services.workouts.find(coach.id, workoutId);
+  await services.sends.revoke(workoutId, sendId, services.now());
+  return services.sends.list(workoutId, text);
+}
+
+export async function athletePage(services: Services, link: OpenLink): Promise<AthletePage> {
+  const score = await services.scores.latest(link.workoutId, link.athleteId);
+  const { brief, originalText, versionText, sentAt, workout } = link;
+  return { brief, originalText, versionText, sentAt: sentAt.toISOString(), changed: workout !== null && workout.text !== originalText, score };
+}
+
+/** @param address where the page is reached, without its path */
+export async function calendarOf(services: Services, link: OpenLink, token: string, address: string): Promise<string> {
+  const text = await services.pool.run(link.coachId, 'plainText', { text: link.versionText });
+  return calendarFile({
+    uid: `${link.workoutId}-${link.athleteId}@gambito`,
+    title: link.brief.title,
+    text,
+    url: `${address}/a/${token}`,
+    day: link.workout?.day ?? link.sentAt.toISOString().slice(0, 10),
+    now: services.now(),
+  });
+}

@@ -1,0 +1,296 @@
+/**
+ * Who may do what: every route against everybody who might ask. A route that is added without a row here fails the first test.
+ * Then what comes in from outside: other sites, other types, names that mean mischief, and bodies thrown at every write route.
+ */
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { seededRandom } from '@gambito/core';
+import { addAthlete, addWorkout, openInstance, password, sendTo, squall, type Desk, type Instance, type Method } from './instance';
+
+let instance: Instance;
+let maruvel: Desk;
+let cookie: string;
+let other: Desk;
+let lobby: Instance;
+const mine = { workout: 0, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '' };
+const theirs = { workout: 0, athlete: 0 };
+
+beforeAll(async () => {
+  instance = await openInstance('gambito_jest_gate');
+  ({ desk: maruvel, cookie } = await instance.newCoach('maruvel@lanterns.example'));
+  ({ desk: other } = await instance.newCoach('other@lanterns.example'));
+  mine.workout = await addWorkout(maruvel);
+  mine.athlete = await addAthlete(maruvel, 'Tabrik');
+  mine.token = await sendTo(maruvel, mine.workout, mine.athlete);
+  mine.send = (await maruvel('GET', `/workouts/${mine.workout}/sends`)).json.sends[0].id;
+  mine.score = (await maruvel('POST', `/workouts/${mine.workout}/scores`, { athleteId: mine.athlete, score: '9+3' })).json.scoreId;
+  mine.job = (await maruvel('POST', `/workouts/${mine.workout}/send-jobs`, { athleteIds: [mine.athlete] })).json.id;
+  theirs.workout = await addWorkout(other);
+  theirs.athlete = await addAthlete(other, 'Brontek');
+  const withdrawn = await addAthlete(maruvel, 'Ostrame');
+  mine.gone = await sendTo(maruvel, mine.workout, withdrawn);
+  const { sends } = (await maruvel('GET', `/workouts/${mine.workout}/sends`)).json;
+  await maruvel('DELETE', `/workouts/${mine.workout}/sends/${sends.find((each: { athleteId: number }) => each.athleteId === withdrawn).id}`);
+}, 180_000);
+afterAll(async () => {
+  await instance.close();
+  await lobby?.close();
+});
+
+interface Row {
+  readonly method: Method;
+  readonly path: string;
+  /** anybody · a coach, own things only · a link */
+  readonly who: 'anybody' | 'coach' | 'link';
+  /** of the other coach's; leaves nothing behind where it is refused */
+  readonly body?: () => unknown;
+}
+const row = (method: Method, path: string, who: Row['who'], body?: () => unknown): Row => ({ method, path, who, ...(body ? { body } : {}) });
+const file = () => ({ file: { name: 'Mine' }, revision: 1 });
+const matrix: readonly Row[] = [
+  row('GET', '/me', 'anybody'),
+  row('POST', '/login', 'anybody', () => ({ email: 'x', password: 'y' })),
+  row('POST', '/demo-login', 'anybody'),
+  row('POST', '/set-up', 'anybody', () => ({})),
+  row('POST', '/logout', 'anybody'),
+  row('GET', '/movements', 'anybody'),
+  row('GET', '/health', 'anybody'),
+  row('PUT', '/me', 'coach', () => ({ timeZone: 'UTC', units: 'kg' })),
+  row('PUT', '/me/password', 'coach', () => ({ before: 'x', after: 'a longer lantern' })),
+  row('GET', '/rules', 'coach'),
+  row('PUT', '/rules', 'coach', () => ({ rules: {} })),
+  row('GET', '/athletes', 'coach'),
+  row('POST', '/athletes', 'coach', file),
+  row('PUT', '/athletes/:athlete', 'coach', file),
+  row('DELETE', '/athletes/:athlete', 'coach'),
+  row('POST', '/athletes/:athlete/restore', 'coach'),
+  row('GET', '/workouts', 'coach'),
+  row('POST', '/workouts', 'coach', () => ({ text: squall })),
+  row('GET', '/workouts/:workout', 'coach'),
+  row('PUT', '/workouts/:workout', 'coach', () => ({ text: 'mine now', revision: 1 })),
+  row('POST', '/workouts/:workout/duplicate', 'coach'),
+  row('DELETE', '/workouts/:workout', 'coach'),
+  row('POST', '/workouts/:workout/restore', 'coach'),
+  row('GET', '/workouts/:workout/locks', 'coach'),
+  row('PUT', '/workouts/:workout/locks/:athlete', 'coach', () => ({ locks: [] })),
+  row('GET', '/workouts/:workout/sends', 'coach'),
+  row('POST', '/workouts/:workout/sends', 'coach', () => ({ athleteIds: [theirs.athlete] })),
+  row('DELETE', '/workouts/:workout/sends/:send', 'coach'),
+  row('POST', '/workouts/:workout/send-jobs', 'coach', () => ({ athleteIds: [theirs.athlete] })),
+  row('GET', '/jobs/:job', 'coach'),
+  row('DELETE', '/jobs/:job', 'coach'),
+  row('GET', '/workouts/:workout/board', 'coach'),
+  row('POST', '/workouts/:workout/scores', 'coach', () => ({ athleteId: theirs.athlete, score: '1+0' })),
+  row('DELETE', '/workouts/:workout/scores/:score', 'coach'),
+  row('POST', '/workouts/:workout/scores/:score/restore', 'coach'),
+  row('GET', '/a/:token', 'link'),
+  row('GET', '/a/:token/calendar.ics', 'link'),
+  row('POST', '/a/:token/score', 'link', () => ({ score: '1+0' })),
+];
+const filled = (path: string, token = mine.token): string =>
+  path.replace(/:(\w+)/g, (_all, key: keyof typeof mine) => (key === 'token' ? token : String(mine[key])));
+const openApi = async (): Promise<string[]> => {
+  const { paths } = (await instance.app.inject('/api/docs/json')).json() as { paths: Record<string, Record<string, unknown>> };
+  return Object.entries(paths).flatMap(([path, methods]) =>
+    Object.keys(methods).map((method) => `${method.toUpperCase()} ${path.replace('/api', '').replace(/\{\w+\}/g, ':')}`),
+  );
+};
+
+describe('the matrix', () => {
+  test('has a row for every route', async () => {
+    expect((await openApi()).sort()).toEqual(matrix.map(({ method, path }) => `${method} ${path.replace(/:\w+/g, ':')}`).sort());
+  });
+  test.each(matrix.filter(({ who }) => who === 'coach'))(
+    '$method $path: nobody without a session, nothing of another coach',
+    async ({ method, path, body }) => {
+      expect((await instance.stranger(method, filled(path), body?.())).status).toBe(401);
+      expect((await instance.desk('gambito_session=made-up')(method, filled(path), body?.())).status).toBe(401);
+      if (path.includes(':')) expect((await other(method, filled(path), body?.())).status).toBe(404);
+    },
+  );
+  test.each(matrix.filter(({ who }) => who === 'link'))('$method $path: no other link opens it', async ({ method, path, body }) => {
+    const status = async (token: string): Promise<number> => (await instance.stranger(method, filled(path, token), body?.())).status;
+    expect(await status('a'.repeat(32))).toBe(404);
+    expect(await status(mine.token.toLowerCase())).toBe(404);
+    expect(await status(`${mine.token.slice(0, -1)}`)).toBe(404);
+    expect(await status('%00')).toBe(404);
+    expect(await status(mine.gone)).toBe(410);
+  });
+  test.each(matrix)('$method $path: the wrong method leads nowhere, another type is refused', async ({ method, path, who }) => {
+    const url = `/api${filled(path)}`;
+    expect((await instance.app.inject({ method: 'PATCH', url, headers: { cookie } })).statusCode).toBe(404);
+    if (method === 'GET' || method === 'DELETE') return;
+    const headers = who === 'link' ? {} : { cookie };
+    const form = await instance.app.inject({ method, url, headers: { ...headers, 'content-type': 'application/x-www-form-urlencoded' }, payload: 'a=b' });
+    expect(form.statusCode).toBe(400);
+  });
+  test.each(matrix.filter(({ method }) => method !== 'GET'))('$method $path: not from another site', async ({ method, path }) => {
+    const url = `/api${filled(path)}`;
+    for (const headers of [{ origin: 'https://elsewhere.example' }, { origin: 'null' }, { 'sec-fetch-site': 'cross-site' }])
+      expect((await instance.app.inject({ method, url, headers: { cookie, ...headers } })).statusCode).toBe(403);
+  });
+  test('a link of a deleted athlete, of a deleted workout, and one that ran out are gone, and take no score', async () => {
+    const [workout, athlete] = [await addWorkout(maruvel), await addAthlete(maruvel, 'Wendrith')];
+    const token = await sendTo(maruvel, workout, athlete);
+    const status = async (): Promise<number[]> => [
+      (await instance.stranger('GET', `/a/${token}`)).status,
+      (await instance.stranger('POST', `/a/${token}/score`, { score: '9+0' })).status,
+    ];
+    expect(await status()).toEqual([200, 200]);
+    await maruvel('DELETE', `/athletes/${athlete}`);
+    expect(await status()).toEqual([410, 410]);
+    await maruvel('POST', `/athletes/${athlete}/restore`);
+    await maruvel('DELETE', `/workouts/${workout}`);
+    expect(await status()).toEqual([410, 410]);
+    await maruvel('POST', `/workouts/${workout}/restore`);
+    expect(await status()).toEqual([200, 200]);
+    const before = instance.clock.now;
+    instance.clock.now = new Date(before.getTime() + 121 * 86_400_000);
+    expect(await status()).toEqual([410, 410]);
+    instance.clock.now = before;
+  });
+  test('the calendar leads to the address the instance was given, whatever the request calls itself', async () => {
+    const given = await openInstance('gambito_jest_gate', { address: 'https://lanterns.example' });
+    const page = await given.app.inject({ url: `/api/a/${mine.token}/calendar.ics`, headers: { host: 'elsewhere.example' } });
+    expect(page.body.replace(/\r\n\s/g, '')).toContain(`https://lanterns.example/a/${mine.token}`);
+    expect(page.body).not.toContain('elsewhere');
+    await given.close();
+  });
+});
+
+describe('sessions and tries', () => {
+  test('a changed password ends every other session, and the wrong one before it changes nothing', async () => {
+    const { desk, cookie: own } = await instance.newCoach('changing@lanterns.example');
+    const signIn = (word: string) => instance.stranger('POST', '/login', { email: 'changing@lanterns.example', password: word });
+    const elsewhere = instance.desk(String((await signIn(password)).headers['set-cookie']).split(';')[0]!);
+    expect((await desk('PUT', '/me/password', { before: 'wrong', after: 'a longer lantern' })).status).toBe(401);
+    expect((await elsewhere('GET', '/rules')).status).toBe(200);
+    expect((await desk('PUT', '/me/password', { before: password, after: 'a longer lantern' })).status).toBe(200);
+    expect((await elsewhere('GET', '/rules')).status).toBe(401);
+    expect((await instance.desk(own)('GET', '/rules')).status).toBe(200);
+    expect([(await signIn(password)).status, (await signIn('a longer lantern')).status]).toEqual([401, 200]);
+  });
+  test('an account is tried ten times in five minutes, from wherever; another one is not kept out by that', async () => {
+    const tries = async (email: string): Promise<number> => (await instance.stranger('POST', '/login', { email, password: 'no' })).status;
+    const answers = [];
+    for (let at = 0; at < 12; at++) answers.push(await tries('tried@lanterns.example'));
+    expect(answers).toEqual([...Array<number>(10).fill(401), 429, 429]);
+    expect(await tries('untried@lanterns.example')).toBe(401);
+  });
+  test('of six set-ups at once one makes a coach', async () => {
+    lobby = await openInstance('gambito_jest_fuzz');
+    const setUps = Array.from({ length: 6 }, (_, at) =>
+      lobby.stranger('POST', '/set-up', { name: 'Maruvel', email: `c${at}@lanterns.example`, password, timeZone: 'UTC' }),
+    );
+    expect((await Promise.all(setUps)).map(({ status }) => status).sort()).toEqual([200, 409, 409, 409, 409, 409]);
+    expect(await lobby.database.models.coaches.count()).toBe(1);
+  });
+  test('cookies are for https alone where people come by https, and HSTS is said there', async () => {
+    const secure = await openInstance('gambito_jest_gate', { https: true });
+    const { headers } = await secure.stranger('POST', '/login', { email: 'other@lanterns.example', password });
+    expect(String(headers['set-cookie'])).toMatch(/; Secure/);
+    expect(headers['strict-transport-security']).toMatch(/max-age/);
+    await secure.close();
+  });
+});
+
+test('twenty first locks at once all stand or give way, none fails; forty rule changes at once are all kept', async () => {
+  const workout = await addWorkout(maruvel);
+  const lock = (at: number) => ({ locks: [{ slot: { part: 0, slot: 0 }, count: 5 + at }] });
+  const shape = (await maruvel('PUT', `/workouts/${workout}/locks/${mine.athlete}`, lock(0))).status;
+  const locks = await Promise.all(Array.from({ length: 20 }, (_, at) => maruvel('PUT', `/workouts/${workout}/locks/${mine.athlete}`, lock(at))));
+  expect(new Set(locks.map(({ status }) => status))).toEqual(new Set([shape]));
+  const keys = Object.keys((await maruvel('GET', '/rules')).json.rules).filter(
+    (key) => !['board', 'unfinished', 'setsOneScore', 'compositeCount'].includes(key),
+  );
+  const { ruleSpecs } = await import('@gambito/core');
+  const changes = keys.map((key) => [key, ruleSpecs[key as keyof typeof ruleSpecs].options.at(-1)!.value] as const);
+  const answers = await Promise.all(changes.map(([key, value]) => maruvel('PUT', '/rules', { rules: { [key]: value } })));
+  expect(answers.map(({ status }) => status)).toEqual(changes.map(() => 200));
+  expect((await maruvel('GET', '/rules')).json.rules).toMatchObject(Object.fromEntries(changes));
+});
+
+describe('mischief in names and texts', () => {
+  const names = [
+    '<img src=x onerror=alert(1)>',
+    '=HYPERLINK("https://elsewhere.example")',
+    'Tab\r\nDTEND:19700101',
+    '\u202Edrowssap',
+    'constructor',
+    '__proto__',
+  ];
+  test.each(names)('%j is a name like any other, and the calendar stays one entry', async (name) => {
+    const athlete = await addAthlete(maruvel, name);
+    const workout = await addWorkout(maruvel, `# ${name.replace(/\s+/g, ' ')}\nAMRAP 5:00\n5 burpee`);
+    const token = await sendTo(maruvel, workout, athlete);
+    const { body, headers } = await instance.app.inject(`/api/a/${token}/calendar.ics`);
+    expect(headers['content-type']).toMatch(/text\/calendar/);
+    expect(body.match(/^BEGIN:VEVENT\r?$/gm)).toHaveLength(1);
+    expect(body.match(/^DTEND/gm)).toHaveLength(1);
+    expect((await instance.stranger('GET', `/a/${token}`)).json.brief.athlete).toBe(name.trim());
+  });
+  test('a key that is an object’s own is a key like any other', async () => {
+    const odd = JSON.parse('{"name":"Hespin","constructor":"x","__proto__":{"name":"y"},"maxes":{"constructor":"80 kg","__proto__":"1 kg"}}') as object;
+    expect((await maruvel('POST', '/athletes', { file: odd })).status).toBeLessThan(500);
+    const workout = await addWorkout(maruvel, 'AMRAP 5:00\n5 constructor\n5 toString\n5 __proto__');
+    expect((await maruvel('POST', `/workouts/${workout}/sends`, { athleteIds: [mine.athlete] })).status).toBeLessThan(500);
+  });
+});
+
+/** Values that break what takes them for something else. */
+const oddities: readonly unknown[] = [
+  null, true, -1, 0, 1e308, 2 ** 53, '', ' ', '\uD800', '\u0000', '𝟠', 'constructor', '__proto__', '9999-12-31', '0000-00-00', '8:41', '7+12', 'CAP+14',
+  'x'.repeat(500), '9'.repeat(60), [], [[]], {}, { constructor: 1 }, [null], ['\uDC00'], `${'['.repeat(200)}${']'.repeat(200)}`,
+  'AMRAP 5:00\n5 burpee', '# \u202E\nfor time\n999999999 burpee', 'EMOM 99999:00\n1 burpee', { name: 'x', maxes: { squat: [] } }, { name: '\uD800', place: { kit: ['plates 100000x2.5 kg'] } },
+]; // prettier-ignore
+
+test('two thousand bodies at every write route: no failure of ours, nothing of another coach', async () => {
+  const random = seededRandom(20261127);
+  const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)]!;
+  const value = (depth: number): unknown =>
+    depth > 0 && random() < 0.25 ? (random() < 0.5 ? [value(depth - 1)] : { [pick(['name', 'file', 'x', 'locks'])]: value(depth - 1) }) : pick(oddities);
+  const keys = [
+    'text',
+    'day',
+    'revision',
+    'file',
+    'athleteIds',
+    'athleteId',
+    'score',
+    'note',
+    'locks',
+    'rules',
+    'timeZone',
+    'units',
+    'email',
+    'password',
+    'before',
+    'after',
+    'name',
+  ];
+  const body = (): unknown =>
+    random() < 0.1 ? value(3) : Object.fromEntries(Array.from({ length: 1 + Math.floor(random() * 4) }, () => [pick(keys), value(2)]));
+  const writes = matrix.filter(({ method, path }) => (method === 'POST' || method === 'PUT') && path !== '/logout');
+  const { desk } = await lobby.newCoach('fuzz@lanterns.example');
+  const ids = { workout: await addWorkout(desk), athlete: await addAthlete(desk, 'Quessil') };
+  const token = await sendTo(desk, ids.workout, ids.athlete);
+  const failures: unknown[] = [];
+  for (let at = 0; at < 2000; at++) {
+    const { method, path } = pick(writes);
+    const url = path.replace(/:(\w+)/g, (_all, key: string) =>
+      key === 'token'
+        ? token
+        : String(random() < 0.8 ? (ids[key as keyof typeof ids] ?? 1) : pick(['0', '-1', '1e9', '99999999999', 'x', '%00', 'constructor'])),
+    );
+    const sent = body();
+    const { status, json } = await desk(method, url, sent);
+    if (status >= 500) failures.push({ method, url, sent, json });
+  }
+  expect(failures).toEqual([]);
+  expect((await other('GET', '/workouts')).json.workouts.map(({ id }: { id: number }) => id)).toEqual([theirs.workout]);
+}, 240_000);
+
+test('JSON two hundred deep is refused or taken, never a failure', async () => {
+  const deep = `{"file":{"name":"Deep","x":${'['.repeat(200)}${']'.repeat(200)}}}`;
+  const answer = await instance.app.inject({ method: 'POST', url: '/api/athletes', headers: { cookie, 'content-type': 'application/json' }, payload: deep });
+  expect(answer.statusCode).toBeLessThan(500);
+});
