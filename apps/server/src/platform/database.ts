@@ -1,6 +1,6 @@
 /** Sequelize on MariaDB, with the settings that keep numbers numbers; over several hosts where there are several, always on one that answers. */
 import mariadb from 'mariadb';
-import { Sequelize, type Transaction } from 'sequelize';
+import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import type { Config, Host } from './config';
 import { defineModels, type Models } from './models';
 import { isAway, isDuplicate, persistently } from './trouble';
@@ -77,7 +77,7 @@ export function connect(config: Config['database']): Database {
     write: (run) => persistently(() => watched(run), true),
     answers: () =>
       Promise.race([
-        watched(() => sequelize.query('SELECT 1')).then(
+        watched(() => sequelize.query('SELECT 1', { type: QueryTypes.SELECT })).then(
           () => true,
           () => false,
         ),
