@@ -1,11 +1,11 @@
 /**
- * `npm start [-- --port N] [--empty]`: installs what is missing, builds, starts the private database, migrates, loads the demo, serves.
+ * `npm start [-- --port N] [--data DIRECTORY] [--empty]`: installs what is missing, builds, starts the private database, migrates, loads the demo, serves.
  * A second start takes seconds and keeps what was entered. Ctrl-C at any moment stops everything started here and nothing else.
  * The database and the server are started again when one of them ends by itself.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { createDatabase, environmentFor, placeDatabase, runDatabase } from './lib/database.mjs';
@@ -52,13 +52,14 @@ const options = {
   port: { type: 'string', default: process.env.PORT ?? '4780' },
   empty: { type: 'boolean', default: false },
   host: { type: 'string', default: '127.0.0.1' },
+  data: { type: 'string', default: join(root, '.data') },
 };
 function readOptions() {
   let values;
   try {
     ({ values } = parseArgs({ options }));
   } catch (error) {
-    throw new Refusal(`${error.message.split('. ')[0]}. Expected: npm start [-- --port N] [--host ADDRESS] [--empty]`);
+    throw new Refusal(`${error.message.split('. ')[0]}. Expected: npm start [-- --port N] [--host ADDRESS] [--data DIRECTORY] [--empty]`);
   }
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal(`--port: “${values.port}” is no port; expected a number from 1 to 65535.`);
@@ -121,7 +122,7 @@ await orRefuse(async () => {
   const wanted = readOptions();
   checkNode();
   checkDisk(root);
-  const folder = join(root, '.data', wanted.empty ? 'own' : 'demo');
+  const folder = join(resolve(wanted.data), wanted.empty ? 'own' : 'demo');
   const giveBack = takeLock(folder, `http://${wanted.host === '0.0.0.0' ? 'localhost' : wanted.host}:${wanted.port}`);
   try {
     if (!(await portIsFree(wanted.port, wanted.host)))

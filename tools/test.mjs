@@ -81,7 +81,17 @@ await orRefuse(async () => {
   };
   process.once('SIGINT', () => void clean().then(() => process.exit(1)));
   try {
-    for (const name of ['gambito_jest', 'gambito_jest_demo', 'gambito_jest_hands', 'gambito_e2e']) database.create(name);
+    for (const name of [
+      'gambito_jest',
+      'gambito_jest_demo',
+      'gambito_jest_hands',
+      'gambito_jest_gate',
+      'gambito_jest_fuzz',
+      'gambito_jest_two',
+      'gambito_jest_servers',
+      'gambito_e2e',
+    ])
+      database.create(name);
     await together([
       ['types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']],
       ['lint', bin('eslint'), ['.']],

@@ -54,7 +54,7 @@ export function dataFolder(directory, account) {
   if (existsSync(unfinished)) throw new Refusal(`${unfinished} is in the way and was not made by Gambito; move it away and start again.`);
   mkdirSync(unfinished);
   writeFileSync(join(unfinished, unfinishedMark), '');
-  mkdirSync(join(unfinished, 'mariadb'));
+  mkdirSync(join(unfinished, 'mariadb'), { mode: 0o700 });
   giveTo(unfinished, account);
   make(unfinished, account);
   renameSync(join(unfinished, 'mariadb'), data);

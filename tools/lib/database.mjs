@@ -37,7 +37,7 @@ export const query = (socket, admin, sql) =>
   spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${admin}`, '--batch', '--skip-column-names', '-e', sql], { encoding: 'utf8' });
 
 /** Random, kept for its owner's eyes only; made once. */
-function passwordOf(directory) {
+export function passwordOf(directory) {
   const path = join(directory, 'password');
   if (!existsSync(path)) writeFileSync(path, randomBytes(24).toString('base64url'), { mode: 0o600 });
   return { path, password: readFileSync(path, 'utf8').trim() };

@@ -23,8 +23,8 @@ import {
 import type { Transaction } from 'sequelize';
 import type { Database } from '../platform/database';
 import { todayIn } from '../platform/days';
+import { endLease, waitForLease } from '../platform/leases';
 import type { Models } from '../platform/models';
-import { isDuplicate } from '../platform/trouble';
 import { makeBrief, type MadeBrief } from '../sends/brief';
 import { demoEmail } from './demo-coach';
 import { lanternPeople } from './lantern-people';
@@ -118,14 +118,22 @@ async function writeScores(
 }
 
 /** All of it or nothing: a start that is killed leaves an empty desk, and the next one begins again. */
-export async function seedDemo({ models, transact }: Database, now: Date, say: (text: string) => void): Promise<void> {
-  if ((await models.coaches.count()) > 0) return;
+export async function seedDemo(database: Database, now: Date, say: (text: string) => void): Promise<void> {
+  await waitForLease(database, 'demo', 120, 180);
+  try {
+    if ((await database.models.coaches.count()) === 0) await seed(database, now, say);
+  } finally {
+    await endLease(database, 'demo');
+  }
+}
+
+async function seed({ models, transact }: Database, now: Date, say: (text: string) => void): Promise<void> {
   say('Loading the demo: the Lanterns …');
   const history = makeHistory(todayIn(demoZone, now), say);
   // nobody signs in to the demo with a password: the start page opens it
   const passwordHash = await hash(randomBytes(24).toString('base64'));
   const coach = { email: demoEmail, name: 'Maruvel', passwordHash, timeZone: demoZone, units: 'kg', rules: { ...defaultRules }, founder: 1 };
-  const seeded = transact(async (transaction) => {
+  await transact(async (transaction) => {
     const { id: coachId } = await models.coaches.create(coach, { transaction });
     const athleteIds: number[] = [];
     for (const file of lanternPeople)
@@ -135,9 +143,5 @@ export async function seedDemo({ models, transact }: Database, now: Date, say: (
       const row = await models.workouts.create({ coachId, title, text, day: day.toISOString().slice(0, 10), revision: 1, deletedAt: null }, { transaction });
       await writeScores(models, coachId, row.id, athleteIds, workout, transaction);
     }
-  });
-  // another server that started at the same moment was quicker
-  await seeded.catch((error: unknown) => {
-    if (!isDuplicate(error)) throw error;
   });
 }

@@ -81,7 +81,6 @@ export function registerErrors(app: FastifyInstance): void {
     if (error.statusCode === 413) return send('too_large', null);
     if (error.statusCode === 429) return send('too_many', null);
     if (error.statusCode && error.statusCode < 500) return send('invalid_input', error.message);
-    if (process.env['GAMBITO_DEBUG']) console.error(error);
     request.log.error({ err: { type: error.name, stack: error.stack?.split('\n').slice(1, 6) } }, 'request failed');
     return send('failed', null);
   });

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { Database } from './database';
 
-export const thisServer = randomUUID();
+export const thisServer: string = randomUUID();
 
 /** @returns whether it is ours for so many seconds */
 export async function takeLease({ sequelize, write }: Database, name: string, seconds: number, owner = thisServer): Promise<boolean> {

@@ -1,0 +1,186 @@
+/**
+ * `npm run bench -- fire [single] [cluster] [start] [--kills N]`: writers on all routes while servers and databases are killed (kill -9); then: what that was acknowledged is gone, and how
+ * long until it served again. Also: a first start killed at random moments, and whether the next one completes.
+ */
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { root } from '../../tools/lib/bundle.mjs';
+import { startCluster } from '../../tools/lib/cluster.mjs';
+import { startServers } from '../../tools/cluster.mjs';
+import { freePort } from '../../tools/lib/ports.mjs';
+import { startProxy } from '../../tools/lib/proxy.mjs';
+import { lost, newTally, prepareDesk, quantile, visitor, write } from './writers.mjs';
+
+const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+const show = (text) => console.log(text);
+/** the same dice every time */
+let seed = 7;
+const random = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
+
+async function serving(base, from) {
+  for (;;) {
+    const answer = await fetch(`${base}/api/health`, { signal: AbortSignal.timeout(3000) }).catch(() => null);
+    if (answer?.ok) return Date.now() - from;
+    if (Date.now() - from > 90_000) return Infinity;
+    await pause(40);
+  }
+}
+
+/** Writers write while `kill` is called so many times. */
+async function burn(title, base, kills, kill, writers = 6) {
+  const calm = newTally();
+  const rows = await prepareDesk(
+    visitor(() => base, calm),
+    writers,
+  );
+  const run = async (tally, milliseconds, during) => {
+    let over = false;
+    const ways = rows.map(() => visitor(() => base, tally));
+    for (const way of ways) await way.surely('POST', '/demo-login');
+    const writing = rows.map((row, at) => write(ways[at], row, () => over));
+    await (during ? during() : pause(milliseconds));
+    over = true;
+    return (await Promise.all(writing)).reduce((sum, count) => sum + count, 0);
+  };
+  await run(calm, 5_000);
+  const fire = newTally();
+  const back = [];
+  const written = await run(fire, 0, async () => {
+    for (let at = 0; at < kills; at++) {
+      await pause(1_500 + 1_500 * random());
+      await kill(at);
+      back.push(await serving(base, Date.now()));
+      if (!Number.isFinite(back.at(-1))) break;
+    }
+  });
+  await pause(500);
+  const way = visitor(() => base, newTally());
+  await way.surely('POST', '/demo-login');
+  const missing = await lost(way, rows);
+  show(
+    `\n${title}: ${kills} kills, ${written} acknowledged writes, ${missing.length} lost; serving again after ${quantile(back, 0.5)} ms in the middle, ${Math.max(...back)} ms at most`,
+  );
+  show(
+    `  p99 of what was answered: ${quantile(calm.times, 0.99).toFixed(0)} ms calm, ${quantile(fire.times, 0.99).toFixed(0)} ms burning; answers while burning: ${[...fire.statuses].map(([status, count]) => `${status} × ${count}`).join(', ')}`,
+  );
+  for (const each of missing.slice(0, 10)) show(`  LOST ${each}`);
+  return missing.length === 0 && back.every((milliseconds) => milliseconds < 5_000);
+}
+
+/** As `npm start` does it, with files of its own. */
+function starter(data, port) {
+  const child = spawn(process.execPath, [join(root, 'tools/start.mjs'), '--port', String(port), '--data', data], {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true,
+  });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+  return { child, said: () => said, ended: new Promise((resolve) => child.once('exit', resolve)) };
+}
+/** The starter's own children, by what they run. */
+function childOf(pid, needle) {
+  const { stdout } = spawnSync('pgrep', ['-P', String(pid), '-f', needle], { encoding: 'utf8' });
+  const found = Number(stdout.trim().split('\n')[0]);
+  return found > 0 ? found : null;
+}
+function killHard(pid) {
+  try {
+    if (pid) process.kill(pid, 'SIGKILL');
+  } catch {
+    // it was gone already
+  }
+}
+
+async function single(kills) {
+  const data = mkdtempSync(join(tmpdir(), 'gambito-fire-'));
+  const port = await freePort();
+  const base = `http://127.0.0.1:${port}`;
+  const { child, said, ended } = starter(data, port);
+  try {
+    if (!Number.isFinite(await serving(base, Date.now()))) throw new Error(said());
+    const fine = await burn('One server, one database', base, kills, (at) => killHard(childOf(child.pid, at % 2 === 0 ? 'server.mjs' : 'mariadbd')));
+    child.kill('SIGINT');
+    await ended;
+    return fine;
+  } finally {
+    child.kill('SIGINT');
+    await ended;
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
+async function cluster(kills) {
+  const folder = mkdtempSync(join(tmpdir(), 'gambito-fire-cluster-'));
+  const nodes = await startCluster(folder);
+  nodes.create('gambito_demo');
+  const { servers, stop } = await startServers(nodes.environment('gambito_demo'), 2);
+  const proxy = await startProxy(
+    servers.map((server) => () => server.port),
+    0,
+  );
+  const base = `http://127.0.0.1:${proxy.port}`;
+  try {
+    await serving(base, Date.now());
+    const victims = [...nodes.nodes.map(({ kept }) => kept), ...servers.map(({ kept }) => kept)];
+    return await burn('Two servers, three databases', base, kills, async (at) => {
+      const victim = victims[at % victims.length];
+      // a node that is still coming back is not killed: of three, one may be away
+      for (let waited = 0; waited < 60_000 && !nodes.allInStep(); waited += 200) await pause(200);
+      killHard(victim.child()?.pid);
+    });
+  } finally {
+    await proxy.stop();
+    await stop();
+    await nodes.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** Kills everything that a start began, at a random moment of it; the next start must complete. */
+async function firstStarts(kills) {
+  const data = mkdtempSync(join(tmpdir(), 'gambito-first-'));
+  const times = [];
+  try {
+    for (let at = 0; at < kills; at++) {
+      const { child, ended } = starter(data, await freePort());
+      await pause(200 + 9_000 * random());
+      const children = [childOf(child.pid, 'server.mjs'), childOf(child.pid, 'mariadbd')];
+      killHard(child.pid);
+      for (const pid of children) killHard(pid);
+      await ended;
+    }
+    const port = await freePort();
+    const began = Date.now();
+    const { child, said, ended } = starter(data, port);
+    times.push(await serving(`http://127.0.0.1:${port}`, began));
+    const way = visitor(() => `http://127.0.0.1:${port}`, newTally());
+    await way.surely('POST', '/demo-login');
+    const { athletes } = (await way.surely('GET', '/athletes')).json;
+    child.kill('SIGINT');
+    await ended;
+    const left = spawnSync('pgrep', ['-f', data], { encoding: 'utf8' }).stdout.trim();
+    show(
+      `\nFirst start killed at ${kills} random moments: the next one served after ${times[0]} ms with ${athletes.length} athletes; ${left === '' ? 'nothing' : `processes ${left}`} left running`,
+    );
+    if (athletes.length !== 14) show(said());
+    return athletes.length === 14 && left === '';
+  } finally {
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
+const { values, positionals } = parseArgs({ options: { kills: { type: 'string', default: '40' } }, allowPositionals: true });
+const kills = Number(values.kills);
+const wanted = positionals.length > 0 ? positionals : ['single', 'cluster', 'start'];
+const results = [];
+for (const [name, run] of Object.entries({
+  single: () => single(kills),
+  cluster: () => cluster(Math.max(5, Math.round(kills / 4))),
+  start: () => firstStarts(Math.max(1, Math.round(kills / 2))),
+}))
+  if (wanted.includes(name)) results.push(await run());
+process.exit(results.every(Boolean) ? 0 : 1);
