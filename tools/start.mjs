@@ -79,6 +79,8 @@ function startServer(place, { port, host, empty }) {
       GAMBITO_PORT: String(port),
       GAMBITO_HOST: host,
       GAMBITO_DEMO: empty ? '' : '1',
+      // links in calendars lead here, whatever a request calls this machine
+      ...(process.env.GAMBITO_ADDRESS || host === '0.0.0.0' ? {} : { GAMBITO_ADDRESS: `http://${host}:${port}` }),
       GAMBITO_WEB: join(root, 'apps/web/dist'),
     },
   });

@@ -103,8 +103,10 @@ export async function placeDatabase(wanted, { throwAway = false } = {}) {
 
 /** @returns the process of the database, once it answers and its accounts are as they should be */
 export async function runDatabase(place) {
-  const { account, data, socket, pidFile, password, throwAway } = place;
+  const { account, directory, data, socket, pidFile, password, throwAway } = place;
   place.port = await thisOrFree(place.port);
+  // a backup asks here where the database is
+  writeFileSync(join(directory, 'database.json'), JSON.stringify({ port: place.port }));
   const server = spawn(
     mariadbd,
     [

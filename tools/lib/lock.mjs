@@ -20,6 +20,12 @@ const read = (path) => {
 };
 const isAlive = (owner) => owner !== null && beganAt(owner.pid) === owner.began;
 
+/** Who holds the lock of a folder and lives; null where nobody does. */
+export function ownerOf(directory) {
+  const owner = read(join(directory, 'lock'));
+  return isAlive(owner) ? owner : null;
+}
+
 /**
  * @param url where this start will serve
  * @returns a function that gives the lock back

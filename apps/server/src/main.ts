@@ -7,6 +7,7 @@ import { connect, type Database } from './platform/database';
 import { modelRevision } from './platform/model-revision';
 import { readingStore } from './readings/store';
 import { isAway } from './platform/trouble';
+import { watchLoop } from './platform/watch';
 
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
 const complain = (text: string): void => void process.stderr.write(`${text}\n`);
@@ -51,6 +52,7 @@ async function listen(app: App, { port, host, demo }: Config): Promise<number | 
 
 async function start(): Promise<void> {
   const config = readConfig(process.env);
+  if (config.watch) watchLoop(say);
   const database = connect(config.database);
   const app = await prepare(database, config);
   const stop = async (code: number): Promise<void> => {

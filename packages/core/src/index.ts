@@ -88,7 +88,15 @@ export {
   type PartBoard,
   type ReadEntry,
 } from './scoring/day-board';
-export { evidenceSentence, learnConversions, learnedOffset, usualPriors, type FitnessResult, type LearnedConversions, type LearnedSwap } from './scoring/learn-conversions';
+export {
+  evidenceSentence,
+  learnConversions,
+  learnedOffset,
+  usualPriors,
+  type FitnessResult,
+  type LearnedConversions,
+  type LearnedSwap,
+} from './scoring/learn-conversions';
 export { capacityOf, learnFitness, pastResultsSentence, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, readScoreAs, type Score } from './scoring/score-text';
 export {

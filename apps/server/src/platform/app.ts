@@ -24,7 +24,7 @@ import { Problem, registerErrors } from './errors';
 import { registerGuards } from './guards';
 
 export type App = FastifyInstance;
-export type AppConfig = Omit<Config, 'port' | 'host' | 'database'>;
+export type AppConfig = Omit<Config, 'port' | 'host' | 'database' | 'watch'>;
 
 const features = [
   authRoutes,

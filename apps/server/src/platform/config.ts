@@ -19,6 +19,7 @@ const schema = z.object({
   GAMBITO_PROXY: z.string().default(''),
   GAMBITO_HTTPS: flag,
   GAMBITO_ADDRESS: z.string().optional(),
+  GAMBITO_WATCH: flag,
   GAMBITO_THREADS: z.coerce.number().int().min(1).max(64).default(2),
 });
 
@@ -46,6 +47,8 @@ export interface Config {
   readonly https: boolean;
   /** where people reach it, for links that leave the page; null: as the request came */
   readonly address: string | null;
+  /** tell how the event loop fares, for benches */
+  readonly watch: boolean;
   /** workers that compute */
   readonly threads: number;
 }
@@ -78,6 +81,7 @@ export function readConfig(environment: Record<string, string | undefined>): Con
     proxies: read.GAMBITO_PROXY.split(',').flatMap((each) => each.trim() || []),
     https: read.GAMBITO_HTTPS,
     address: read.GAMBITO_ADDRESS?.replace(/\/$/, '') ?? null,
+    watch: read.GAMBITO_WATCH,
     threads: read.GAMBITO_THREADS,
   };
 }

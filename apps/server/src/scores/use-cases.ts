@@ -39,7 +39,8 @@ export async function logByLink(services: Services, link: OpenLink, typed: Typed
     { coachId, workoutId, athleteId, score, note: typed.note, versionText, originalText, enteredBy: 'athlete' },
     services.now(),
   );
-  await readScore(services, id);
+  // the athlete does not wait for the board
+  void readScore(services, id, 'later');
   return { score, note: typed.note };
 }
 

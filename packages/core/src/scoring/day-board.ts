@@ -106,7 +106,12 @@ function rankDay<E>(boards: readonly PartBoard<E>[], entries: readonly ReadEntry
 }
 
 /** The boards of entries that were read, and the day's where there are several. Entries are told apart by identity: two namesakes are two people. */
-export function placeEntries<E>(labels: readonly BoardLabel[], entries: readonly ReadEntry<E>[], learned: LearnedConversions | null, rules: DayRules): DayBoard<E> {
+export function placeEntries<E>(
+  labels: readonly BoardLabel[],
+  entries: readonly ReadEntry<E>[],
+  learned: LearnedConversions | null,
+  rules: DayRules,
+): DayBoard<E> {
   const boards = labels.map((label, at): PartBoard<E> => {
     const results = entries.flatMap(({ entry, read }) => (read[at] ? [{ ...read[at], entry }] : []));
     return { ...label, placed: placeReadings(results, learned, rules) };

@@ -1,0 +1,204 @@
+/**
+ * `npm run bench -- load [--seconds N]`: twenty coaches and five hundred athletes on one machine, while one coach sends to two hundred. Latencies by what was asked, the longest delay of the
+ * server's event loop, its memory over time, and how much of the machine the load itself took.
+ */
+import { hash } from '@node-rs/argon2';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { cpus, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import mariadb from 'mariadb';
+import { root } from '../../tools/lib/bundle.mjs';
+import { startDatabase } from '../../tools/lib/database.mjs';
+import { freePort } from '../../tools/lib/ports.mjs';
+import { newTally, quantile, visitor } from './writers.mjs';
+
+const coaches = 20;
+const bigClass = 200;
+const people = 500;
+const text = '# Breakwater\nAMRAP 14:00\n7 db push press @ 2x17.5/12.5 kg\n9 toes-to-bar\n40 m shuttle run\nintent: 8-10 rounds\n';
+const kits = [
+  ['dumbbell 12.5 kg x 2', 'pull-up bar'],
+  ['kettlebell 16 kg', 'chair 45 cm'],
+  ['barbell 20 kg, plates 2x10 2x5 kg', 'pull-up bar', 'box 50 cm'],
+  [],
+];
+const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
+async function server(database) {
+  const port = await freePort();
+  const env = {
+    ...process.env,
+    ...database.environment('gambito_load'),
+    NODE_ENV: 'production',
+    GAMBITO_PORT: String(port),
+    GAMBITO_WEB: join(root, 'apps/web/dist'),
+    GAMBITO_WATCH: '1',
+    GAMBITO_THREADS: '1',
+  };
+  const child = spawn(process.execPath, [join(root, 'apps/server/dist/server.mjs')], { cwd: root, env, stdio: ['ignore', 'pipe', 'inherit'] });
+  const seen = [];
+  child.stdout.on('data', (chunk) => {
+    for (const line of String(chunk).split('\n')) if (line.startsWith('{')) seen.push(JSON.parse(line));
+  });
+  const base = `http://127.0.0.1:${port}`;
+  for (let tries = 0; tries < 300 && !(await fetch(`${base}/api/health`).catch(() => null))?.ok; tries++) await pause(100);
+  return { base, seen, child, stop: () => new Promise((done) => (child.once('exit', done), child.kill('SIGTERM'))) };
+}
+
+/** Coaches beyond the first have no way in yet but the database. */
+async function makeCoaches(database) {
+  const password = readFileSync(database.passwordFile, 'utf8').trim();
+  const connection = await mariadb.createConnection({ host: '127.0.0.1', port: database.port, user: 'gambito', password, database: 'gambito_load' });
+  const passwordHash = await hash('a long lantern');
+  for (let at = 0; at < coaches; at++)
+    await connection.query(
+      "INSERT INTO coaches (email, name, password_hash, time_zone, units, rules, created_at, updated_at) VALUES (?, ?, ?, 'UTC', 'kg', '{}', NOW(), NOW())",
+      [`c${at}@lanterns.example`, `Coach ${at}`, passwordHash],
+    );
+  await connection.end();
+}
+
+async function makeDesks(base, tally) {
+  const desks = [];
+  for (let at = 0; at < coaches; at++) {
+    const way = visitor(() => base, tally);
+    await way.surely('POST', '/login', { email: `c${at}@lanterns.example`, password: 'a long lantern' });
+    const size = at === 0 ? bigClass : Math.ceil((people - bigClass) / (coaches - 1));
+    const athletes = [];
+    for (let person = 0; person < size; person++) {
+      const file = {
+        name: `Keeper ${at}.${person}`,
+        category: person % 2 ? 'women' : 'men',
+        level: 'trained',
+        body_mass: `${58 + (person % 30)} kg`,
+        place: { kit: kits[person % kits.length] },
+      };
+      athletes.push((await way.surely('POST', '/athletes', { file })).json.id);
+    }
+    const workout = (await way.surely('POST', '/workouts', { text, day: '2026-11-27' })).json.id;
+    desks.push({ way, athletes, workout, links: [] });
+  }
+  for (const desk of desks) {
+    const own = desk.athletes.slice(0, 16);
+    const { sends } = (await desk.way.surely('POST', `/workouts/${desk.workout}/sends`, { athleteIds: own })).json;
+    desk.links = sends.map(({ token }) => token);
+  }
+  return desks;
+}
+
+/** Each kind of visit with its own times. */
+function kinds() {
+  const tallies = new Map();
+  return { of: (name) => tallies.get(name) ?? tallies.set(name, newTally()).get(name), all: tallies };
+}
+
+async function coachAt(desk, base, record, over) {
+  const via = async (name, method, path, body) => {
+    const began = performance.now();
+    const { status } = await desk.way.visit(method, path, body, { quiet: true });
+    record.of(name).note(status, performance.now() - began);
+  };
+  await pause(3000 * Math.random());
+  while (!over()) {
+    await Promise.all(['/me', '/workouts', '/athletes', '/rules'].map((path) => via('home', 'GET', path)));
+    await pause(1500 + 1500 * Math.random());
+    await via('board', 'GET', `/workouts/${desk.workout}/board`);
+    await pause(1500 + 1500 * Math.random());
+  }
+}
+async function athleteAt(token, base, record, over) {
+  const way = visitor(() => base, newTally());
+  const via = async (name, method, path, body) => {
+    const began = performance.now();
+    const { status } = await way.visit(method, path, body, { quiet: true });
+    record.of(name).note(status, performance.now() - began);
+  };
+  while (!over()) {
+    await pause(4000 * Math.random() + 2000);
+    await via('page', 'GET', `/a/${token}`);
+    await pause(20_000 * Math.random());
+    if (!over()) await via('score', 'POST', `/a/${token}/score`, { score: `${7 + Math.floor(3 * Math.random())}+${Math.floor(10 * Math.random())}`, note: '' });
+  }
+}
+async function sendToAll({ way, workout, athletes }) {
+  const began = performance.now();
+  let job = (await way.surely('POST', `/workouts/${workout}/send-jobs`, { athleteIds: athletes })).json;
+  const started = performance.now() - began;
+  while (!job.finished) {
+    await pause(300);
+    job = (await way.surely('GET', `/jobs/${job.id}`)).json;
+  }
+  return { started, whole: performance.now() - began, failed: job.failed.length };
+}
+
+/** Answers a second of one reading with fifty connections, and their p99. */
+async function throughput({ way }, path, milliseconds = 5000) {
+  const times = [];
+  const until = performance.now() + milliseconds;
+  const one = async () => {
+    while (performance.now() < until) {
+      const began = performance.now();
+      const { status } = await way.visit('GET', path, undefined, { quiet: true });
+      if (status === 200) times.push(performance.now() - began);
+    }
+  };
+  await Promise.all(Array.from({ length: 50 }, one));
+  return { path, rate: times.length / (milliseconds / 1000), p99: quantile(times, 0.99) };
+}
+
+const { values } = parseArgs({ options: { seconds: { type: 'string', default: '60' } } });
+const seconds = Number(values.seconds);
+const folder = mkdtempSync(join(tmpdir(), 'gambito-load-'));
+const database = await startDatabase(folder);
+database.create('gambito_load');
+const { base, seen, stop } = await server(database);
+try {
+  await makeCoaches(database);
+  const desks = await makeDesks(base, newTally());
+  await pause(3000);
+  seen.length = 0;
+  const record = kinds();
+  let ended = false;
+  const over = () => ended;
+  const used = process.cpuUsage();
+  const began = Date.now();
+  const running = [
+    ...desks.map((desk) => coachAt(desk, base, record, over)),
+    ...desks.flatMap(({ links }) => links.map((token) => athleteAt(token, base, record, over))),
+  ];
+  await pause(5000);
+  const sent = await sendToAll(desks[0]);
+  await pause(Math.max(0, seconds * 1000 - (Date.now() - began)));
+  ended = true;
+  await Promise.all(running);
+  const { user, system } = process.cpuUsage(used);
+  for (const [name, { times, statuses }] of record.all)
+    console.log(
+      `${name}: ${times.length} answers, p50 ${quantile(times, 0.5).toFixed(0)} ms, p99 ${quantile(times, 0.99).toFixed(0)} ms${[...statuses].some(([status]) => !status.startsWith('2')) ? `, ${[...statuses].map(([status, count]) => `${status} × ${count}`).join(', ')}` : ''}`,
+    );
+  console.log(`send to ${bigClass}: taken after ${sent.started.toFixed(0)} ms, done after ${(sent.whole / 1000).toFixed(1)} s, ${sent.failed} failed`);
+  console.log(
+    `event loop of the server: longest delay ${Math.max(...seen.map(({ loopMs }) => loopMs)).toFixed(0)} ms, p99 ${quantile(
+      seen.map(({ loopP99Ms }) => loopP99Ms),
+      1,
+    ).toFixed(
+      0,
+    )} ms; memory ${seen[0]?.rssMb} → ${seen.at(-1)?.rssMb} MB (most ${Math.max(...seen.map(({ rssMb }) => rssMb))}) in ${seconds} s; ${Math.round((100 * (user + system)) / 1e3 / (Date.now() - began) / cpus().length)} % of ${cpus().length} cores were the load's own`,
+  );
+  const [small, big] = [desks[1], desks[0]];
+  for (const [at, athleteId] of big.athletes.entries())
+    await big.way.surely('POST', `/workouts/${big.workout}/scores`, { athleteId, score: `${6 + (at % 4)}+${at % 15}` });
+  for (const { rate, p99, path } of [
+    await throughput(small, '/workouts'),
+    await throughput(small, '/athletes'),
+    await throughput(small, `/workouts/${small.workout}/board`),
+    await throughput(big, `/workouts/${big.workout}/board`),
+  ])
+    console.log(`fifty at once ${path}: ${rate.toFixed(0)} a second, p99 ${p99.toFixed(0)} ms`);
+} finally {
+  await stop();
+  await database.stop();
+  rmSync(folder, { recursive: true, force: true });
+}

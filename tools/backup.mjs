@@ -1,0 +1,74 @@
+/**
+ * `npm run backup -- FILE [--data DIRECTORY] [--empty]` and `npm run restore -- FILE …`: the whole instance as one file, and back into an empty one. Works beside a running Gambito, and without
+ * one. `--empty` means the instance of `npm start -- --empty`, as there; otherwise it is the demo's.
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import { createDatabase, environmentFor, placeDatabase, runDatabase } from './lib/database.mjs';
+import { databaseAccount, reachable } from './lib/account.mjs';
+import { ownerOf, takeLock } from './lib/lock.mjs';
+import { Refusal, orRefuse } from './lib/say.mjs';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const usage = 'Expected: npm run backup -- FILE [--data DIRECTORY] [--empty], or npm run restore -- FILE …';
+
+function readArguments() {
+  try {
+    const { values, positionals } = parseArgs({
+      options: { data: { type: 'string', default: join(root, '.data') }, empty: { type: 'boolean', default: false } },
+      allowPositionals: true,
+    });
+    const [command, file] = positionals;
+    if (!['backup', 'restore'].includes(command) || !file) throw new Refusal(usage);
+    if (command === 'restore' && !existsSync(file)) throw new Refusal(`${file} is not there.`);
+    return {
+      command,
+      file: resolve(file),
+      folder: join(resolve(values.data), values.empty ? 'own' : 'demo'),
+      name: values.empty ? 'gambito_own' : 'gambito_demo',
+    };
+  } catch (error) {
+    throw error instanceof Refusal ? error : new Refusal(usage);
+  }
+}
+
+function run({ command, file }, environment) {
+  const bundle = join(root, 'apps/server/dist/backup.mjs');
+  if (!existsSync(bundle)) spawnSync(process.execPath, [join(root, 'tools/build.mjs'), 'server'], { stdio: 'inherit' });
+  return spawnSync(process.execPath, [bundle, command, file], { stdio: 'inherit', env: { ...process.env, ...environment } }).status ?? 1;
+}
+
+/** Beside a Gambito that runs: its database is asked. */
+function beside(wanted) {
+  const directory = reachable(wanted.folder, databaseAccount());
+  const { port } = JSON.parse(readFileSync(join(directory, 'database.json'), 'utf8'));
+  return run(wanted, environmentFor({ port, passwordFile: join(directory, 'password') }, wanted.name));
+}
+
+/** Without one: the database is started for it, and stopped. */
+async function alone(wanted) {
+  const giveBack = takeLock(wanted.folder, 'a backup or restore');
+  try {
+    const place = await placeDatabase(wanted.folder);
+    const server = await runDatabase(place);
+    const ended = new Promise((done) => server.once('exit', done));
+    try {
+      createDatabase(place, wanted.name);
+      return run(wanted, environmentFor(place, wanted.name));
+    } finally {
+      server.kill('SIGTERM');
+      await ended;
+    }
+  } finally {
+    giveBack();
+  }
+}
+
+await orRefuse(async () => {
+  const wanted = readArguments();
+  const code = ownerOf(wanted.folder) ? beside(wanted) : await alone(wanted);
+  if (code !== 0) process.exitCode = code;
+});
