@@ -10,6 +10,7 @@ import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { createDatabase, environmentFor, placeDatabase, runDatabase } from './lib/database.mjs';
 import { checkDisk, checkNode, installDebian, installDependencies } from './lib/install.mjs';
+import { watchDisk } from './lib/disk-watch.mjs';
 import { takeLock } from './lib/lock.mjs';
 import { portIsFree } from './lib/ports.mjs';
 import { Refusal, orRefuse, say } from './lib/say.mjs';
@@ -104,7 +105,9 @@ async function serve(place, wanted, giveBack) {
     }
   });
   let server = null;
+  let endWatch = () => undefined;
   const stop = async () => {
+    endWatch();
     await server?.stop();
     await database.stop();
     giveBack();
@@ -118,13 +121,14 @@ async function serve(place, wanted, giveBack) {
     throw error;
   }
   server = keepAlive('The server', () => startServer(place, wanted));
+  endWatch = watchDisk(place);
 }
 
 await orRefuse(async () => {
   const wanted = readOptions();
   checkNode();
-  checkDisk(root);
   const folder = join(resolve(wanted.data), wanted.empty ? 'own' : 'demo');
+  checkDisk(root, folder);
   const giveBack = takeLock(folder, `http://${wanted.host === '0.0.0.0' ? 'localhost' : wanted.host}:${wanted.port}`);
   try {
     if (!(await portIsFree(wanted.port, wanted.host)))

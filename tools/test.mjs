@@ -89,6 +89,9 @@ await orRefuse(async () => {
       'gambito_jest_fuzz',
       'gambito_jest_two',
       'gambito_jest_servers',
+      'gambito_jest_saved',
+      'gambito_jest_restored',
+      'gambito_jest_empty',
       'gambito_e2e',
     ])
       database.create(name);
@@ -120,6 +123,8 @@ await orRefuse(async () => {
       }),
       check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url }),
     ]);
+    // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed
+    await together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
     count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
     count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
   } finally {

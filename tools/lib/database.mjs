@@ -26,6 +26,7 @@ export const settings = [
   '--performance-schema=OFF',
   '--skip-name-resolve',
   '--innodb-buffer-pool-size=128M',
+  '--innodb-log-file-size=32M',
   '--max-connections=200',
   '--character-set-server=utf8mb4',
   '--collation-server=utf8mb4_unicode_ci',

@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { Refusal, say } from './say.mjs';
 
 const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0 || existsSync(`/usr/sbin/${command}`);
@@ -12,10 +12,28 @@ export function checkNode() {
   if (major < 20 || (major === 20 && minor < 19)) throw new Refusal(`Gambito needs Node 20.19 or later; this is ${process.versions.node}.`);
 }
 
-export function checkDisk(root) {
-  const { bavail, bsize } = statfsSync(root);
-  const free = (bavail * bsize) / 1e9;
-  if (free < 1) throw new Refusal(`Gambito needs about 1 GB of free disk below ${root}; ${free.toFixed(1)} GB are left.`);
+/** MB free where a folder is, or will be. */
+function freeAt(folder) {
+  let there = folder;
+  while (!existsSync(there)) there = dirname(there);
+  const { bavail, bsize } = statfsSync(there);
+  return (bavail * bsize) / 1e6;
+}
+
+/** MB that are wanted: for dependencies and build; for a database that is to be made; for one that is there. */
+const room = { install: 1000, make: 250, run: 60 };
+
+/** Said before anything is written. */
+export function checkDisk(root, data = null) {
+  const refuse = (folder, wanted, free) => {
+    throw new Refusal(`Gambito needs about ${wanted} MB of free disk at ${folder}; ${free.toFixed(0)} MB are left. Nothing was written.`);
+  };
+  const here = freeAt(root);
+  if (!existsSync(join(root, 'node_modules/.gambito-lock')) && here < room.install) refuse(root, room.install, here);
+  if (data === null) return;
+  const there = freeAt(data);
+  const wanted = existsSync(join(data, 'mariadb/mysql')) ? room.run : room.make;
+  if (there < wanted) refuse(data, wanted, there);
 }
 
 /** @param packages command → Debian package */

@@ -29,6 +29,12 @@ export function startBackground(database: Database, services: Services, report: 
   let stopped = false;
   let waken: () => void = () => undefined;
   let sweptAt = 0;
+  let failing = '';
+  const noteFailure = (what: string): void => {
+    // said once, not at every turn
+    if (what !== '' && what !== failing) report(what);
+    failing = what;
+  };
   const turn = async (): Promise<number> => {
     if (Date.now() - sweptAt > sweepSeconds * 1000) {
       sweptAt = Date.now();
@@ -39,10 +45,16 @@ export function startBackground(database: Database, services: Services, report: 
   };
   const loop = async (): Promise<void> => {
     while (!stopped) {
-      const done = await turn().catch((error: unknown) => {
-        report(error instanceof Error ? error.name : 'unknown');
-        return 0;
-      });
+      const done = await turn().then(
+        (taken) => {
+          noteFailure('');
+          return taken;
+        },
+        (error: unknown) => {
+          noteFailure(error instanceof Error ? error.name : 'unknown');
+          return 0;
+        },
+      );
       if (done === 0 && !stopped)
         await new Promise<void>((resolve) => {
           waken = resolve;

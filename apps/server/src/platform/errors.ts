@@ -23,7 +23,10 @@ const registry = {
   too_slow: { status: 422, title: 'This takes too long to compute; make the text, the kit or the figures smaller.' },
   busy: { status: 503, title: 'Much is being computed for you already. Try again in a moment.' },
   database_away: { status: 503, title: 'The database is away. What you typed is kept; try again in a moment.' },
-  disk_full: { status: 507, title: 'The disk is full: nothing can be written until there is room. Reading goes on.' },
+  disk_full: {
+    status: 507,
+    title: 'Nothing can be written now: the database’s disk is full, or it is being looked after. Reading goes on, and what you typed is kept.',
+  },
   failed: { status: 500, title: 'Something went wrong here. Nothing you typed is lost; try again.' },
 } as const;
 export type ErrorCode = keyof typeof registry;

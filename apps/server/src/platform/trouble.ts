@@ -16,7 +16,7 @@ const rootOf = (error: unknown): DatabaseError => {
 /** deadlock (also: certification failed on another node), lock wait, record changed, duplicate key */
 const conflicts = new Set([1213, 1205, 1020]);
 /** server shutting down, gone, lost, too many connections, not (yet) part of the cluster */
-const away = new Set([1053, 1040, 1047, 1152, 1184, 1927, 2006, 2013, 1290, 1180]);
+const away = new Set([1053, 1040, 1047, 1152, 1184, 1927, 2006, 2013]);
 const awayCodes =
   /^(?:ECONN|EPIPE|ETIMEDOUT|EHOST|ENOTFOUND|ER_(?:SOCKET|CONNECTION|CMD_CONNECTION|GET_CONNECTION|PARSE|UNKNOWN_COMMAND|NO_SUCH_CONN|CONNECTION_TIMEOUT)|PROTOCOL)/;
 const awayNames = /^Sequelize(?:Connection|HostNot|AccessDenied|InvalidConnection).*Error$|^ConnectionAcquireTimeoutError$/;
@@ -35,9 +35,9 @@ export function isBeforeAsking(error: unknown): boolean {
   const { name = '' } = errorOf(error);
   return awayNames.test(name) || [1040, 1047].includes(rootOf(error).errno ?? 0);
 }
-/** The disk under the database is full. */
+/** The database takes no writing: its disk is full or nearly so, or it was set so. */
 export const isFull = (error: unknown): boolean =>
-  [1021, 1114, 28].includes(rootOf(error).errno ?? 0) || /No space left|is full/i.test(rootOf(error).message ?? '');
+  [1021, 1114, 28, 1290, 1836].includes(rootOf(error).errno ?? 0) || /No space left|is full/i.test(rootOf(error).message ?? '');
 /** Longer than a query may take. */
 export const isSlow = (error: unknown): boolean => [1969, 3024].includes(rootOf(error).errno ?? 0);
 
