@@ -39,6 +39,9 @@ const features = [
   boardRoutes,
 ];
 
+/** No cookie, and no address: a link's token is in it. */
+export const loggerOptions = (level: string) => ({ level, redact: ['req.headers.cookie', 'req.headers.authorization', 'req.url'] });
+
 /** @param https HSTS and upgrades only there: on plain http they would lock people out */
 function securityHeaders(https: boolean) {
   return {
@@ -73,7 +76,7 @@ async function servePages(app: FastifyInstance, webDirectory: string | null): Pr
 /** Application without a listener; tests use it through `inject`. */
 export async function buildApp(database: Database, config: AppConfig, now: () => Date = () => new Date()): Promise<App> {
   const app = Fastify({
-    logger: config.logLevel === 'silent' ? false : { level: config.logLevel, redact: ['req.headers.cookie', 'req.headers.authorization', 'req.url'] },
+    logger: config.logLevel === 'silent' ? false : loggerOptions(config.logLevel),
     bodyLimit: 64 * 1024,
     trustProxy: config.proxies.length > 0 ? [...config.proxies] : false,
   }).withTypeProvider<ZodTypeProvider>() as unknown as FastifyInstance;

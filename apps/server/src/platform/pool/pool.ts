@@ -44,14 +44,15 @@ async function outcome(answer: Promise<Answer>): Promise<unknown> {
   return made.value;
 }
 
-export function openPool(count: number, file = fileURLToPath(new URL('./pool-worker.mjs', import.meta.url))): Pool {
+/** @param count of threads @param file the worker's bundle @param deadlines ms, by who waits */
+export function openPool(count: number, file = fileURLToPath(new URL('./pool-worker.mjs', import.meta.url)), deadlines = deadline): Pool {
   const { run, close } = existsSync(file) ? threads(count, file) : { run: inPlace, close: async () => undefined };
   const queue = new FairQueue<Waiting>();
   let running = 0;
   const start = (): void => {
     for (let next = running < count ? queue.next() : undefined; next; next = running < count ? queue.next() : undefined) {
       running++;
-      const answer = run(next.task, deadline[next.urgency]);
+      const answer = run(next.task, deadlines[next.urgency]);
       next.settle(answer);
       void answer
         .catch(() => undefined)
