@@ -52,6 +52,37 @@ test.describe('writing', () => {
     await expect.poll(async () => (await (await page.request.get(`/api${address}`)).json()).text).toContain('11 burpee');
   });
 
+  test('with the database away the screens say so, what was typed is kept, and goes out by itself when it is back', async ({ page }) => {
+    const address = await fresh(page, squall);
+    await page.goto(`${address}/write`);
+    await expect(editor(page)).toContainText('10 burpee');
+    const away = { status: 503, contentType: 'application/problem+json' };
+    const title = 'The database is away. What you typed is kept; try again in a moment.';
+    await page.route('**/api/**', (route) => route.fulfill({ ...away, body: JSON.stringify({ code: 'database_away', status: 503, title }) }));
+    await type(page, squall.replace('10 burpee', '12 burpee'));
+    await expect(page.getByRole('alert')).toContainText('The database is away. What you typed is kept');
+    await page.unroute('**/api/**');
+    await saved(page);
+    expect((await (await page.request.get(`/api${address}`)).json()).text).toContain('12 burpee');
+  });
+
+  test('a save whose answer was lost on its way is no conflict', async ({ page }) => {
+    const address = await fresh(page, squall);
+    await page.goto(`${address}/write`);
+    await expect(editor(page)).toContainText('10 burpee');
+    let lost = 0;
+    await page.route('**/api/workouts/*', async (route) => {
+      if (route.request().method() !== 'PUT' || lost > 0) return route.continue();
+      lost++;
+      await route.fetch();
+      return route.abort();
+    });
+    await type(page, squall.replace('10 burpee', '13 burpee'));
+    await saved(page);
+    expect(lost).toBe(1);
+    await expect(page.getByRole('button', { name: 'Take that one' })).toBeHidden();
+  });
+
   test('tidying rewrites the text in its usual form, and undo brings back how it was typed', async ({ page }) => {
     const address = await fresh(page, squall);
     await page.goto(`${address}/write`);

@@ -50,7 +50,8 @@ async function burn(title, base, kills, kill, writers = 6) {
   const back = [];
   const written = await run(fire, 0, async () => {
     for (let at = 0; at < kills; at++) {
-      await pause(1_500 + 1_500 * random());
+      // a process that lived for ten seconds is started again at once: two take turns here
+      await pause(5_500 + 1_500 * random());
       await kill(at);
       back.push(await serving(base, Date.now()));
       if (!Number.isFinite(back.at(-1))) break;

@@ -17,6 +17,21 @@ export type SaveState =
 const draftKey = (id: number): string => `gambito.draft.${id}`;
 const pauseMs = 600;
 
+/** What another window saved in between; undefined where it is another failure. */
+const theirsIn = (error: unknown): StoredWorkout | undefined =>
+  error instanceof ApiError && error.problem.code === 'changed_elsewhere' ? (error.problem.current as StoredWorkout | undefined) : undefined;
+
+/** Saves. Where the answer to an earlier try was lost on its way, what stands there is what we sent: that is no conflict. */
+async function put(id: number, text: string, revision: number): Promise<StoredWorkout> {
+  try {
+    return await api<StoredWorkout>(`/workouts/${id}`, { method: 'PUT', body: { text, revision } });
+  } catch (error) {
+    const current = theirsIn(error);
+    if (current?.text === text) return current;
+    throw error;
+  }
+}
+
 export function useAutosave(workout: StoredWorkout) {
   const client = useQueryClient();
   const [text, setText] = useState(() => localStorage.getItem(draftKey(workout.id)) ?? workout.text);
@@ -32,7 +47,7 @@ export function useAutosave(workout: StoredWorkout) {
     const sending = latest.current;
     setState({ kind: 'saving' });
     try {
-      const answer = await api<StoredWorkout>(`/workouts/${workout.id}`, { method: 'PUT', body: { text: sending, revision: revision.current } });
+      const answer = await put(workout.id, sending, revision.current);
       revision.current = answer.revision;
       saved.current = sending;
       client.setQueryData(['workouts', workout.id], answer);
@@ -43,8 +58,7 @@ export function useAutosave(workout: StoredWorkout) {
         setState({ kind: 'saved' });
       }
     } catch (error) {
-      const current =
-        error instanceof ApiError && error.problem.code === 'changed_elsewhere' ? (error.problem.current as StoredWorkout | undefined) : undefined;
+      const current = theirsIn(error);
       setState(current ? { kind: 'conflict', theirs: current } : { kind: 'failed', message: messageOf(error) });
     } finally {
       running.current = false;
