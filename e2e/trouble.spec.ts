@@ -66,6 +66,20 @@ test.describe('writing', () => {
     expect((await (await page.request.get(`/api${address}`)).json()).text).toContain('12 burpee');
   });
 
+  test('a list that does not come is said, with a way to try again', async ({ page }) => {
+    const address = await fresh(page, squall);
+    for (const screen of ['adapt', 'send']) {
+      await page.route('**/api/athletes*', (route) =>
+        route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{"code":"failed","status":500,"title":"Something went wrong here."}' }),
+      );
+      await page.goto(`${address}/${screen}`);
+      await expect(page.getByText('Something went wrong here.')).toBeVisible({ timeout: 20_000 });
+      await page.unroute('**/api/athletes*');
+      await page.getByRole('button', { name: 'Try again' }).click();
+      await expect(page.getByText('Tabrik').first()).toBeVisible({ timeout: 20_000 });
+    }
+  });
+
   test('a save whose answer was lost on its way is no conflict', async ({ page }) => {
     const address = await fresh(page, squall);
     await page.goto(`${address}/write`);
@@ -257,6 +271,25 @@ test('the board reads by the school the coach chose', async ({ page }) => {
   await expect(first).toContainText([...athletes.slice(0, 4).map((each) => each.name)].sort()[0]!);
   await accessible(page);
   await under('adjusted');
+});
+
+test('several scores: the day ranks over the boards, each part has its own, and a correction opens the whole entry', async ({ page }) => {
+  const address = await fresh(page, '# Slack Water\nAMRAP 8:00\n8 push-up\n12 air squat\n\nrest 3:00\n\nfor time, cap 9:00\n40 burpee');
+  const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: number; name: string }[] };
+  for (const [at, score] of ['9+4 | 3:10', '8+0 | 2:50', '10+2'].entries())
+    expect((await page.request.post(`/api${address}/scores`, { data: { athleteId: athletes[at]!.id, score } })).ok()).toBe(true);
+  await page.goto(`${address}/board`);
+  await expect(page.getByText('places added up', { exact: false })).toBeVisible();
+  await expect(page.getByRole('row')).toHaveCount(4);
+  await accessible(page);
+  await page.getByRole('radio', { name: /^Part 2/ }).click();
+  await expect(page.getByRole('columnheader', { name: 'As written' })).toBeVisible();
+  await expect(page.getByRole('row')).toHaveCount(3);
+  await page.getByRole('button', { name: `Correct the score of ${athletes[1]!.name}` }).click();
+  await expect(page.getByRole('table').getByRole('textbox').first()).toHaveValue('8+0');
+  await page.getByRole('table').getByRole('textbox').last().fill('2:40');
+  await page.getByRole('table').getByRole('button', { name: 'Log' }).click();
+  await expect(page.getByRole('table')).toContainText('2:40');
 });
 
 test.describe('the athlete', () => {

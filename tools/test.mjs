@@ -92,6 +92,7 @@ await orRefuse(async () => {
       'gambito_jest_saved',
       'gambito_jest_restored',
       'gambito_jest_empty',
+      'gambito_jest_cases',
       'gambito_e2e',
     ])
       database.create(name);

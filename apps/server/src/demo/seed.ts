@@ -23,7 +23,7 @@ import {
 import type { Transaction } from 'sequelize';
 import type { Database } from '../platform/database';
 import { todayIn } from '../platform/days';
-import { endLease, waitForLease } from '../platform/leases';
+import { alone } from '../platform/leases';
 import type { Models } from '../platform/models';
 import { makeBrief, type MadeBrief } from '../sends/brief';
 import { demoEmail } from './demo-coach';
@@ -85,13 +85,18 @@ function throwDice(): Dice {
   return { normal, chance: seededRandom(7), talents: lanternPeople.map(() => Math.exp(0.06 * normal())) };
 }
 
-function makeHistory(today: string, say: (text: string) => void): SeededWorkout[] {
+async function makeHistory(today: string, say: (text: string) => void): Promise<SeededWorkout[]> {
   const dice = throwDice();
-  return lanternWorkouts.map(({ daysAgo, text }) => {
+  const history: SeededWorkout[] = [];
+  for (const { daysAgo, text } of lanternWorkouts) {
     const title = parseWorkout(text).workout.title ?? 'Untitled';
     if (daysAgo > 0) say(`  ${title}`);
-    return { text, title, day: new Date(Date.parse(`${today}T12:00:00Z`) - daysAgo * dayMs), scores: daysAgo > 0 ? scoresFor(text, today, dice) : [] };
-  });
+    const day = new Date(Date.parse(`${today}T12:00:00Z`) - daysAgo * dayMs);
+    history.push({ text, title, day, scores: daysAgo > 0 ? scoresFor(text, today, dice) : [] });
+    // signs of life go out between two workouts
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  return history;
 }
 
 async function writeScores(
@@ -119,17 +124,14 @@ async function writeScores(
 
 /** All of it or nothing: a start that is killed leaves an empty desk, and the next one begins again. */
 export async function seedDemo(database: Database, now: Date, say: (text: string) => void): Promise<void> {
-  await waitForLease(database, 'demo', 120, 180);
-  try {
+  await alone(database, 'demo', 300, async () => {
     if ((await database.models.coaches.count()) === 0) await seed(database, now, say);
-  } finally {
-    await endLease(database, 'demo');
-  }
+  });
 }
 
 async function seed({ models, transact }: Database, now: Date, say: (text: string) => void): Promise<void> {
   say('Loading the demo: the Lanterns …');
-  const history = makeHistory(todayIn(demoZone, now), say);
+  const history = await makeHistory(todayIn(demoZone, now), say);
   // nobody signs in to the demo with a password: the start page opens it
   const passwordHash = await hash(randomBytes(24).toString('base64'));
   const coach = { email: demoEmail, name: 'Maruvel', passwordHash, timeZone: demoZone, units: 'kg', rules: { ...defaultRules }, founder: 1 };

@@ -36,101 +36,100 @@ export interface JobStore {
 
 /** s after which another server takes an item over */
 const leaseSeconds = 25;
+const isFree = "state = 'waiting' AND (leased_until IS NULL OR leased_until < NOW(3))";
 
+type Key = Pick<JobItem, 'jobId' | 'athleteId'>;
 interface Counted {
   readonly state: string;
   readonly items: number | string;
 }
 
-export function jobStore({ sequelize, models, read, write, transact }: Database): JobStore {
-  const select = <T extends object>(sql: string, replacements: object, transaction?: Transaction): Promise<T[]> =>
-    sequelize.query<T>(sql, { replacements: replacements as Record<string, unknown>, type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) });
+function select<T extends object>({ sequelize }: Database, sql: string, replacements: Record<string, unknown>, transaction?: Transaction): Promise<T[]> {
+  return sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) });
+}
+
+function startJob({ models, transact }: Database, coachId: number, task: SendTask, athleteIds: readonly number[]): Promise<number> {
+  return transact(async (transaction) => {
+    const { id } = await models.jobs.create({ coachId, kind: 'send', task, cancelledAt: null }, { transaction });
+    const waiting = { jobId: id, state: 'waiting', message: null, leasedBy: null, leasedUntil: null };
+    await models.jobItems.bulkCreate(
+      [...new Set(athleteIds)].map((athleteId) => ({ ...waiting, athleteId })),
+      { transaction },
+    );
+    return id;
+  });
+}
+
+async function progressOf(database: Database, coachId: number, id: number): Promise<JobProgress | null> {
+  const { models, read } = database;
+  const job = await read(() => models.jobs.findOne({ where: { id, coachId }, attributes: ['id', 'cancelledAt'] }));
+  if (!job) return null;
+  const counted = await read(() => select<Counted>(database, 'SELECT state, COUNT(*) AS items FROM job_items WHERE job_id = :id GROUP BY state', { id }));
+  const failed = await read(() =>
+    models.jobItems.findAll({ where: { jobId: id, state: 'failed' }, attributes: ['athleteId', 'message'], order: ['athleteId'] }),
+  );
+  const of = (...states: string[]): number => counted.reduce((sum, { state, items }) => sum + (states.includes(state) ? Number(items) : 0), 0);
   return {
-    start: (coachId, task, athleteIds) =>
-      transact(async (transaction) => {
-        const { id } = await models.jobs.create({ coachId, kind: 'send', task, cancelledAt: null }, { transaction });
-        const items = [...new Set(athleteIds)].map((athleteId) => ({
-          jobId: id,
-          athleteId,
-          state: 'waiting',
-          message: null,
-          leasedBy: null,
-          leasedUntil: null,
-        }));
-        await models.jobItems.bulkCreate(items, { transaction });
-        return id;
-      }),
-    progress: async (coachId, id) => {
-      const job = await read(() => models.jobs.findOne({ where: { id, coachId }, attributes: ['id', 'cancelledAt'] }));
-      if (!job) return null;
-      const counted = await read(() => select<Counted>('SELECT state, COUNT(*) AS items FROM job_items WHERE job_id = :id GROUP BY state', { id }));
-      const failed = await read(() =>
-        models.jobItems.findAll({ where: { jobId: id, state: 'failed' }, attributes: ['athleteId', 'message'], order: ['athleteId'] }),
-      );
-      const of = (...states: string[]): number => counted.reduce((sum, { state, items }) => sum + (states.includes(state) ? Number(items) : 0), 0);
-      return {
-        id,
-        coachId,
-        total: of('waiting', 'done', 'failed', 'cancelled'),
-        done: of('done', 'failed', 'cancelled'),
-        cancelled: job.cancelledAt !== null,
-        failed: failed.map(({ athleteId, message }) => ({ athleteId, message: message ?? '' })),
-      };
-    },
+    id,
+    coachId,
+    total: of('waiting', 'done', 'failed', 'cancelled'),
+    done: of('done', 'failed', 'cancelled'),
+    cancelled: job.cancelledAt !== null,
+    failed: failed.map(({ athleteId, message }) => ({ athleteId, message: message ?? '' })),
+  };
+}
+
+/** Items that nobody works on: a share of each job, so that a class of two thousand does not keep a class of five waiting. */
+async function freeItems(database: Database, most: number, transaction: Transaction): Promise<Key[]> {
+  const open = await select<{ jobId: number }>(database, `SELECT DISTINCT job_id AS jobId FROM job_items WHERE ${isFree} LIMIT :most`, { most }, transaction);
+  const share = Math.ceil(most / Math.max(1, open.length));
+  const free: Key[] = [];
+  for (const { jobId } of open) {
+    const sql = `SELECT job_id AS jobId, athlete_id AS athleteId FROM job_items WHERE job_id = :jobId AND ${isFree} ORDER BY athlete_id LIMIT :share FOR UPDATE`;
+    free.push(...(await select<Key>(database, sql, { jobId, share }, transaction)));
+  }
+  return free;
+}
+
+function leaseItems(database: Database, owner: string, most: number): Promise<JobItem[]> {
+  return database.transact(async (transaction) => {
+    const free = await freeItems(database, most, transaction);
+    const sql =
+      'UPDATE job_items SET leased_by = :owner, leased_until = NOW(3) + INTERVAL :leaseSeconds SECOND WHERE job_id = :jobId AND athlete_id = :athleteId';
+    for (const key of free) await database.sequelize.query(sql, { replacements: { ...key, owner, leaseSeconds }, transaction });
+    const jobs = await database.models.jobs.findAll({ where: { id: [...new Set(free.map(({ jobId }) => jobId))] }, transaction });
+    const byId = new Map(jobs.map((job) => [job.id, job]));
+    return free.flatMap((key) => {
+      const job = byId.get(key.jobId);
+      return job ? [{ ...key, coachId: job.coachId, task: job.task as SendTask }] : [];
+    });
+  });
+}
+
+export function jobStore(database: Database): JobStore {
+  const { sequelize, models, write, transact } = database;
+  return {
+    start: (coachId, task, athleteIds) => startJob(database, coachId, task, athleteIds),
+    progress: (coachId, id) => progressOf(database, coachId, id),
+    lease: (owner, most) => leaseItems(database, owner, most),
     cancel: async (coachId, id) => {
       await transact(async (transaction) => {
         const [changed] = await models.jobs.update({ cancelledAt: new Date() }, { where: { id, coachId, cancelledAt: null }, transaction });
         if (changed > 0) await models.jobItems.update({ state: 'cancelled' }, { where: { jobId: id, state: 'waiting' }, transaction });
       });
     },
-    lease: (owner, most) =>
-      transact(async (transaction) => {
-        const open = await select<{ jobId: number }>(
-          `SELECT DISTINCT job_id AS jobId FROM job_items WHERE state = 'waiting' AND (leased_until IS NULL OR leased_until < NOW(3)) LIMIT :most`,
-          { most },
-          transaction,
-        );
-        const free: { jobId: number; athleteId: number }[] = [];
-        // a share of each, so that a class of two thousand does not keep a class of five waiting
-        for (const { jobId } of open)
-          free.push(
-            ...(await select<{ jobId: number; athleteId: number }>(
-              `SELECT job_id AS jobId, athlete_id AS athleteId FROM job_items
-               WHERE job_id = :jobId AND state = 'waiting' AND (leased_until IS NULL OR leased_until < NOW(3)) ORDER BY athlete_id LIMIT :share FOR UPDATE`,
-              { jobId, share: Math.ceil(most / open.length) },
-              transaction,
-            )),
-          );
-        for (const { jobId, athleteId } of free)
-          await sequelize.query(
-            'UPDATE job_items SET leased_by = :owner, leased_until = NOW(3) + INTERVAL :leaseSeconds SECOND WHERE job_id = :jobId AND athlete_id = :athleteId',
-            { replacements: { owner, leaseSeconds, jobId, athleteId }, transaction },
-          );
-        const jobs = await models.jobs.findAll({ where: { id: [...new Set(free.map(({ jobId }) => jobId))] }, transaction });
-        const byId = new Map(jobs.map((job) => [job.id, job]));
-        return free.flatMap(({ jobId, athleteId }) => {
-          const job = byId.get(jobId);
-          return job ? [{ jobId, athleteId, coachId: job.coachId, task: job.task as SendTask }] : [];
-        });
-      }),
     finish: ({ jobId, athleteId }, owner, alsoWrite) =>
       transact(async (transaction) => {
-        const [changed] = await models.jobItems.update(
-          { state: 'done', leasedUntil: null },
-          { where: { jobId, athleteId, state: 'waiting', leasedBy: owner }, transaction },
-        );
+        const own = { jobId, athleteId, state: 'waiting', leasedBy: owner };
+        const [changed] = await models.jobItems.update({ state: 'done', leasedUntil: null }, { where: own, transaction });
         if (changed > 0) await alsoWrite(transaction);
       }),
     fail: async ({ jobId, athleteId }, message) => {
       await write(() => models.jobItems.update({ state: 'failed', message: message.slice(0, 500) }, { where: { jobId, athleteId, state: 'waiting' } }));
     },
     sweep: async (before) => {
-      await write(() =>
-        sequelize.query(
-          `DELETE FROM jobs WHERE created_at < :before AND NOT EXISTS (SELECT 1 FROM job_items i WHERE i.job_id = jobs.id AND i.state = 'waiting') LIMIT 500`,
-          { replacements: { before } },
-        ),
-      );
+      const sql = `DELETE FROM jobs WHERE created_at < :before AND NOT EXISTS (SELECT 1 FROM job_items i WHERE i.job_id = jobs.id AND i.state = 'waiting') LIMIT 500`;
+      await write(() => sequelize.query(sql, { replacements: { before } }));
     },
   };
 }

@@ -2,7 +2,7 @@
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { QueryInterface } from 'sequelize';
 import type { Database } from '../platform/database';
-import { endLease, waitForLease } from '../platform/leases';
+import { alone } from '../platform/leases';
 import * as first from './0001-first';
 import * as jobs from './0002-jobs';
 import * as scoresByAthlete from './0003-scores-by-athlete';
@@ -20,8 +20,8 @@ const migrations = [
 /** What migrating itself needs first. */
 const leaseTable = `CREATE TABLE IF NOT EXISTS leases (name VARCHAR(60) NOT NULL PRIMARY KEY, owner VARCHAR(60) NOT NULL, held_until DATETIME(3) NOT NULL,
   created_at DATETIME(3) NOT NULL, updated_at DATETIME(3) NOT NULL)`;
-/** s one migration may take, and s another server waits for it */
-const [longest, patience] = [120, 180];
+/** s another server waits for migrations */
+const patience = 600;
 
 function umzugOn({ sequelize }: Database): Umzug<QueryInterface> {
   return new Umzug<QueryInterface>({
@@ -37,10 +37,5 @@ export async function migrate(database: Database): Promise<string[]> {
   await database.sequelize.query(leaseTable);
   const umzug = umzugOn(database);
   if ((await umzug.pending()).length === 0) return [];
-  await waitForLease(database, 'migrate', longest, patience);
-  try {
-    return (await umzug.up()).map(({ name }) => name);
-  } finally {
-    await endLease(database, 'migrate');
-  }
+  return alone(database, 'migrate', patience, async () => (await umzug.up()).map(({ name }) => name));
 }

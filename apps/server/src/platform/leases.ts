@@ -24,11 +24,21 @@ export async function endLease({ sequelize, write }: Database, name: string, own
   await write(() => sequelize.query('DELETE FROM leases WHERE name = :name AND owner = :owner', { replacements: { name, owner } }));
 }
 
-/** Waits until it is ours. @throws {RangeError} after so many seconds */
-export async function waitForLease(database: Database, name: string, seconds: number, patience: number): Promise<void> {
+/** s a lease is held without a sign of life, and ms between two such signs: short, so that one killed keeps nobody waiting long */
+const [heldSeconds, signEvery] = [12, 3_000];
+
+/** Runs it while no other server does. @throws {RangeError} where another one holds it for longer than `patience` seconds */
+export async function alone<T>(database: Database, name: string, patience: number, run: () => Promise<T>): Promise<T> {
   const until = Date.now() + patience * 1000;
-  while (!(await takeLease(database, name, seconds))) {
+  while (!(await takeLease(database, name, heldSeconds))) {
     if (Date.now() > until) throw new RangeError(`Another server holds “${name}” for more than ${patience} s.`);
     await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  const signs = setInterval(() => void takeLease(database, name, heldSeconds).catch(() => undefined), signEvery);
+  try {
+    return await run();
+  } finally {
+    clearInterval(signs);
+    await endLease(database, name);
   }
 }

@@ -22,13 +22,14 @@ export function AdaptScreen() {
   const id = Number(useParams()['id']);
   const [search, setSearch] = useSearchParams();
   const { data: me } = useMe();
-  const { data: workout, error } = useWorkout(id);
-  const { data: athletes } = useAthletes();
+  const units = useRoom();
+  const asked = { workout: useWorkout(id), athletes: useAthletes(), locks: useLocks(id) };
   const { data: rules = defaultRules } = useRules();
-  const { data: locks } = useLocks(id);
-  if (error) return <Failed error={error} />;
+  const failed = Object.values(asked).find((query) => query.error);
+  if (failed?.error) return <Failed error={failed.error} retry={() => void failed.refetch()} />;
+  const [workout, athletes, locks] = [asked.workout.data, asked.athletes.data, asked.locks.data];
   if (!workout || !athletes || !locks) return <Loading what="Fetching the class" />;
-  const read = parseWorkout(workout.text);
+  const read = parseWorkout(workout.text, { units });
   const problems = read.diagnostics.filter((each) => each.level === 'error');
   if (problems.length > 0 || read.workout.parts.length === 0)
     return (

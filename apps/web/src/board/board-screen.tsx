@@ -44,14 +44,20 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
           ) : (
             <BoardTable groups={boardGroups(board.rows, data.school, workout?.text ?? '', units)} school={data.school} correcting={correcting} />
           )}
-          <p className="mt-3 text-xs text-soft">
-            “As written” is the score this athlete would have had in the workout as written; the range says how sure that is. A version whose score hardly moves
-            with fitness tells little: its range is wide.
-          </p>
+          {!showsDay && <Legend />}
         </div>
         <MissingList workoutId={workoutId} missing={data.missing} />
       </div>
     </Page>
+  );
+}
+
+function Legend() {
+  return (
+    <p className="mt-3 text-xs text-soft">
+      “As written” is the score this athlete would have had in the workout as written; the range says how sure that is. A version whose score hardly moves with
+      fitness tells little: its range is wide.
+    </p>
   );
 }
 

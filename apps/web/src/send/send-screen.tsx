@@ -27,7 +27,7 @@ async function copy(text: string): Promise<boolean> {
 export function SendScreen() {
   const id = Number(useParams()['id']);
   const client = useQueryClient();
-  const { data: athletes } = useAthletes();
+  const { data: athletes, error: noAthletes, refetch: askAthletes } = useAthletes();
   const { data: sends, error, refetch } = useSends(id);
   const [byHand, setByHand] = useState<string | null>(null);
   const keep = (answer: { sends: StoredSend[] }): void => {
@@ -43,6 +43,7 @@ export function SendScreen() {
     onError: (failure) => toast.error(messageOf(failure)),
   });
   if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (noAthletes) return <Failed error={noAthletes} retry={() => void askAthletes()} />;
   if (!sends || !athletes) return <Loading />;
   const live = sends.filter((each) => !each.revoked);
   const waiting = athletes.filter((athlete) => !live.some((each) => each.athleteId === athlete.id && !each.changed));

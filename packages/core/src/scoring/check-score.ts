@@ -33,10 +33,12 @@ export function scoreFields(workout: Pick<Workout, 'parts'>): ScoreField[] {
   const scored = scoredParts(workout);
   return scored.map((index) => {
     const part = workout.parts[index]!;
-    const label = part.name ?? (scored.length > 1 ? `Part ${index + 1}: ${headOf(part)}` : headOf(part));
+    const label = part.name ?? (scored.length > 1 ? `Part ${numberOf(workout, index)}: ${headOf(part)}` : headOf(part));
     return { part: index, label, kind: part.score, placeholder: placeholderOf(part) };
   });
 }
+/** As one counts aloud: a rest between is no part. */
+const numberOf = ({ parts }: Pick<Workout, 'parts'>, index: number): number => parts.slice(0, index + 1).filter(({ kind }) => kind !== 'rest').length;
 function placeholderOf(part: Part): string {
   if (part.score !== 'eachSet') return placeholders[part.score];
   const sets = setCount(part);
