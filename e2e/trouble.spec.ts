@@ -116,6 +116,50 @@ test.describe('writing', () => {
   });
 });
 
+test('a new workout waits for its first word, and is not kept when nobody wrote one', async ({ page }) => {
+  await page.goto('/');
+  const all = async (): Promise<number> => ((await (await page.request.get('/api/workouts')).json()) as { workouts: unknown[] }).workouts.length;
+  const before = await all();
+  await page.getByRole('button', { name: 'New workout' }).first().click();
+  await page.waitForURL(/write$/);
+  await expect(editor(page)).toBeFocused();
+  await page.getByRole('link', { name: 'People' }).click();
+  await expect.poll(all).toBe(before);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New workout' }).first().click();
+  await expect(editor(page)).toBeFocused();
+  await page.keyboard.type('AMRAP 5:00');
+  await page.getByRole('link', { name: 'People' }).click();
+  await expect.poll(all).toBe(before + 1);
+  await page.request.delete(`/api${await newest(page)}`);
+});
+/** The workout made last. */
+async function newest(page: Page): Promise<string> {
+  const { workouts } = (await (await page.request.get('/api/workouts')).json()) as { workouts: { id: number }[] };
+  return `/workouts/${Math.max(...workouts.map(({ id }) => id))}`;
+}
+
+test('the account: what is chosen is saved at once and undone, a short or wrong password is said', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Maruvel' }).click();
+  await page.getByLabel('A load without a unit is in').selectOption('lb');
+  await expect(page.getByText('Saved.')).toBeVisible();
+  expect(((await (await page.request.get('/api/me')).json()) as { coach: { units: string } }).coach.units).toBe('lb');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('A load without a unit is in')).toHaveValue('kg');
+  await accessible(page);
+  const me = (await (await page.request.get('/api/me')).json()) as object;
+  await page.route('**/api/me', (route) => route.fulfill({ json: { ...me, demo: false } }));
+  await page.reload();
+  await page.getByLabel('Present password').fill('wrong');
+  await page.getByLabel('New password').fill('short');
+  await page.getByRole('button', { name: 'Change the password' }).click();
+  await expect(page.getByRole('alert')).toContainText('at least 10 characters');
+  await page.getByLabel('New password').fill('a longer lantern');
+  await page.getByRole('button', { name: 'Change the password' }).click();
+  await expect(page.getByRole('alert')).toContainText('do not match');
+});
+
 test('workouts: found by a word in them, dated, duplicated, deleted and brought back', async ({ page }) => {
   await fresh(page, '# Breakwater Lamp\nfor time, cap 10:00\n50 goblet squat @ 16/12 kg');
   await page.goto('/workouts');

@@ -118,7 +118,7 @@ await orRefuse(async () => {
     await answers(`${url}/api/health`, () => server.exitCode === null);
     // the browser waits most of its time: it runs beside the others, on a database of its own
     await Promise.all([
-      check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent'], {
+      check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
         NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
         ...database.environment('gambito_jest'),
       }),

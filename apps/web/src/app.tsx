@@ -19,6 +19,7 @@ const WriteScreen = lazy(async () => ({ default: (await import('./write/write-sc
 const AdaptScreen = lazy(async () => ({ default: (await import('./adapt/adapt-screen')).AdaptScreen }));
 const SendScreen = lazy(async () => ({ default: (await import('./send/send-screen')).SendScreen }));
 const BoardScreen = lazy(async () => ({ default: (await import('./board/board-screen')).BoardScreen }));
+const AccountScreen = lazy(async () => ({ default: (await import('./account/account-screen')).AccountScreen }));
 const AthleteScreen = lazy(async () => ({ default: (await import('./athlete/athlete-screen')).AthleteScreen }));
 const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
 
@@ -49,119 +50,44 @@ function Screen({ children }: { children: ReactNode }) {
   );
 }
 
+const screen = (element: ReactNode): ReactNode => <Screen>{element}</Screen>;
+
+/** Without signing in: the door, and what an athlete's link opens. */
+const openRoutes = [
+  <Route key="login" path="/login" element={screen(<LoginScreen />)} />,
+  <Route key="page" path="/a/:token" element={screen(<AthleteScreen />)} />,
+  <Route key="clock" path="/a/:token/clock" element={screen(<ClockScreen />)} />,
+];
+/** The coach's screens. */
+const deskRoutes = [
+  <Route key="desk" index element={screen(<DeskScreen />)} />,
+  <Route key="workouts" path="/workouts" element={screen(<WorkoutsScreen />)} />,
+  <Route key="people" path="/people" element={screen(<PeopleScreen />)} />,
+  <Route key="person" path="/people/:id" element={screen(<PersonScreen />)} />,
+  <Route key="rules" path="/rules" element={screen(<RulesScreen />)} />,
+  <Route key="account" path="/account" element={screen(<AccountScreen />)} />,
+];
+/** The steps of one workout. */
+const workoutRoutes = [
+  <Route key="index" index element={<Navigate to="write" replace />} />,
+  <Route key="write" path="write" element={screen(<WriteScreen />)} />,
+  <Route key="adapt" path="adapt" element={screen(<AdaptScreen />)} />,
+  <Route key="send" path="send" element={screen(<SendScreen />)} />,
+  <Route key="board" path="board" element={screen(<BoardScreen />)} />,
+];
+
 export function App() {
   return (
     <QueryClientProvider client={client}>
       <BrowserRouter>
         <Waiting>
           <Routes>
-            <Route
-              path="/login"
-              element={
-                <Screen>
-                  <LoginScreen />
-                </Screen>
-              }
-            />
-            <Route
-              path="/a/:token"
-              element={
-                <Screen>
-                  <AthleteScreen />
-                </Screen>
-              }
-            />
-            <Route
-              path="/a/:token/clock"
-              element={
-                <Screen>
-                  <ClockScreen />
-                </Screen>
-              }
-            />
+            {openRoutes}
             <Route element={<SignedIn />}>
               <Route element={<Frame />}>
-                <Route
-                  index
-                  element={
-                    <Screen>
-                      <DeskScreen />
-                    </Screen>
-                  }
-                />
-                <Route
-                  path="/workouts"
-                  element={
-                    <Screen>
-                      <WorkoutsScreen />
-                    </Screen>
-                  }
-                />
-                <Route
-                  path="/people"
-                  element={
-                    <Screen>
-                      <PeopleScreen />
-                    </Screen>
-                  }
-                />
-                <Route
-                  path="/people/:id"
-                  element={
-                    <Screen>
-                      <PersonScreen />
-                    </Screen>
-                  }
-                />
-                <Route
-                  path="/rules"
-                  element={
-                    <Screen>
-                      <RulesScreen />
-                    </Screen>
-                  }
-                />
-                <Route
-                  path="/workouts/:id"
-                  element={
-                    <Screen>
-                      <WorkoutFrame />
-                    </Screen>
-                  }
-                >
-                  <Route index element={<Navigate to="write" replace />} />
-                  <Route
-                    path="write"
-                    element={
-                      <Screen>
-                        <WriteScreen />
-                      </Screen>
-                    }
-                  />
-                  <Route
-                    path="adapt"
-                    element={
-                      <Screen>
-                        <AdaptScreen />
-                      </Screen>
-                    }
-                  />
-                  <Route
-                    path="send"
-                    element={
-                      <Screen>
-                        <SendScreen />
-                      </Screen>
-                    }
-                  />
-                  <Route
-                    path="board"
-                    element={
-                      <Screen>
-                        <BoardScreen />
-                      </Screen>
-                    }
-                  />
+                {deskRoutes}
+                <Route path="/workouts/:id" element={screen(<WorkoutFrame />)}>
+                  {workoutRoutes}
                 </Route>
               </Route>
             </Route>

@@ -10,6 +10,7 @@ import type { Board, StoredWorkout } from '../api/types';
 import { Page } from '../shell/frame';
 import { laneOf } from '../strip/lane';
 import { StripAxis, StripLane } from '../strip/strip';
+import { newWorkoutText } from '../write/untouched';
 import { useLive } from '../write/use-live';
 import { showDay, todayIn } from '../shell/days';
 import { Button } from '../ui/button';
@@ -20,7 +21,7 @@ export function useNewWorkout() {
   const client = useQueryClient();
   const navigate = useNavigate();
   return useMutation({
-    mutationFn: (day: string | null) => api<StoredWorkout>('/workouts', { body: { text: '# New workout\n', day } }),
+    mutationFn: (day: string | null) => api<StoredWorkout>('/workouts', { body: { text: newWorkoutText, day } }),
     onSuccess: async (workout) => {
       await client.invalidateQueries({ queryKey: ['workouts'], exact: true });
       await navigate(`/workouts/${workout.id}/write`);

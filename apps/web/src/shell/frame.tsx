@@ -61,7 +61,11 @@ export function Frame() {
         </nav>
         <div className="ml-auto flex items-center gap-2 text-sm">
           {me?.demo && <span className="rounded-full border border-line px-2.5 py-0.5 text-xs text-soft">Demo: the Lanterns, all made up</span>}
-          {me?.coach && <span className="text-soft">{me.coach.name}</span>}
+          {me?.coach && (
+            <NavLink to="/account" className={({ isActive }) => `rounded px-2 py-1.5 ${isActive ? 'bg-wash font-semibold' : 'text-soft hover:bg-wash'}`}>
+              {me.coach.name}
+            </NavLink>
+          )}
           <ThemeButton />
           <button type="button" onClick={() => void leave()} className="rounded p-2 hover:bg-wash" aria-label="Sign out">
             <LogOut size={17} />

@@ -1,7 +1,12 @@
 /** A workout's own frame: its name, its day, and the steps of the work in their order. */
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
+import { api } from '../api/client';
 import { useWorkout } from '../api/queries';
+import type { StoredWorkout } from '../api/types';
 import { Failed, Loading } from '../ui/states';
+import { isUntouched } from '../write/untouched';
 import { showDay } from './days';
 
 const steps = [
@@ -11,8 +16,25 @@ const steps = [
   ['board', 'Score & compare'],
 ] as const;
 
+/** Left as it was made, it is not kept. */
+function useNotKept(id: number): void {
+  const client = useQueryClient();
+  useEffect(
+    () => () => {
+      const workout = client.getQueryData<StoredWorkout>(['workouts', id]);
+      if (!workout || !isUntouched(workout)) return;
+      void api(`/workouts/${id}`, { method: 'DELETE' }).then(
+        () => client.invalidateQueries({ queryKey: ['workouts'], exact: true }),
+        () => undefined,
+      );
+    },
+    [client, id],
+  );
+}
+
 export function WorkoutFrame() {
   const id = Number(useParams()['id']);
+  useNotKept(id);
   const { data: workout, error, refetch } = useWorkout(id);
   if (error) return <Failed error={error} retry={() => void refetch()} />;
   if (!workout) return <Loading />;

@@ -6,6 +6,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ApiError, messageOf } from '../api/client';
 import type { StoredWorkout } from '../api/types';
+import { draftKey } from './untouched';
 
 export type SaveState =
   | { readonly kind: 'saved' }
@@ -14,7 +15,6 @@ export type SaveState =
   | { readonly kind: 'failed'; readonly message: string }
   | { readonly kind: 'conflict'; readonly theirs: StoredWorkout };
 
-const draftKey = (id: number): string => `gambito.draft.${id}`;
 const pauseMs = 600;
 
 /** What another window saved in between; undefined where it is another failure. */

@@ -66,7 +66,15 @@ function takeFix(view: EditorView): boolean {
   return taken;
 }
 
-export function WorkoutEditor({ text, units, onChange }: { text: string; units: MassUnit; onChange: (text: string) => void }) {
+interface EditorProps {
+  readonly text: string;
+  readonly units: MassUnit;
+  readonly onChange: (text: string) => void;
+  /** the cursor waits at the end of it */
+  readonly startHere: boolean;
+}
+
+export function WorkoutEditor({ text, units, onChange, startHere }: EditorProps) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const changed = useRef(onChange);
@@ -91,6 +99,10 @@ export function WorkoutEditor({ text, units, onChange }: { text: string; units: 
         ],
       }),
     });
+    if (startHere) {
+      created.dispatch({ selection: { anchor: text.length } });
+      created.focus();
+    }
     view.current = created;
     return () => created.destroy();
     // the editor owns its text after it is made

@@ -19,6 +19,7 @@ import { useAutosave, type SaveState } from './use-autosave';
 import { useLive } from './use-live';
 import { useReference } from './use-reference';
 import { PartPacing } from './part-pacing';
+import { isUntouched } from './untouched';
 import { WorkoutEditor } from './workout-editor';
 import { useRoom } from '../api/room';
 
@@ -78,7 +79,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
           </div>
         )}
         <div className="min-h-72 flex-1">
-          <WorkoutEditor key={units} text={text} units={units} onChange={change} />
+          <WorkoutEditor key={units} text={text} units={units} onChange={change} startHere={isUntouched(workout)} />
         </div>
         <p className="text-sm text-soft">A figure is a dial: hold Alt and drag it, or Alt with ↑ and ↓. F8 goes to the next remark, Alt Enter takes its fix.</p>
         {serious.length > 0 && (

@@ -4,12 +4,12 @@
  * that world. Kendall's tau between the board and the true fitness, for several ways to make a board.
  */
 import { secondsOnCurve } from '../../src/capacity/engine-laws';
+import { placeReadings } from '../../src/scoring/board';
 import {
   adapt,
   boardShift,
   capacityOf,
   carryOver,
-  compareScores,
   compile,
   formAtFitness,
   formatScore,
@@ -31,7 +31,9 @@ import {
   type LearnedConversions,
   type Level,
   type Place,
+  type Reading,
   type Weighed,
+  usualScoreRules,
   type Score,
   type Workout,
 } from '../../src/index';
@@ -255,6 +257,14 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
   const learn = (list: readonly Scored[]): LearnedConversions =>
     learnConversions(list.flatMap((each) => lessonOf(original, each, each.athlete.name, '') ?? []));
 
+  /** a reading is the same whatever was learned: made once */
+  const readings = new Map<Done, Reading>();
+  const readOnce = (done: Done): Reading => {
+    const reading = readings.get(done) ?? readDone(original, done)!;
+    readings.set(done, reading);
+    return reading;
+  };
+
   const board = drawMany(people, 'board', false);
   const bySeveral = learn(drawMany(Math.ceil(calibration / versions.length), 'several', true).slice(0, calibration));
   const byOnce = learn(drawMany(calibration, 'once', false));
@@ -265,17 +275,14 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
       board.map((each) => each.logTruth),
     );
   const tauOfBoard = (learned: LearnedConversions | null): number => {
-    const rows = compareScores(
-      original,
-      board.map((each) => ({ ...each, versionName: '', scoreText: '' })),
-      learned,
-    );
+    const results = board.map((each) => ({ athlete: each.athlete.name, version: '', score: '', reading: readOnce(each), unread: '' }));
+    const rows = placeReadings(results, learned, usualScoreRules).map(({ row }) => row);
     const index = new Map(rows.map((row) => [row.athlete, row.index!]));
     return tau(board.map((each) => index.get(each.athlete.name)!));
   };
   const allKnowing = (each: Scored): number => {
     const today = toldByScore(versions[each.at]!.truth, each.value);
-    return weigh(readDone(original, each)!).trust === 1 ? today.log : bestEstimate([...each.evidence, { log: 0, spread: fitnessSpread }, today]);
+    return weigh(readOnce(each)).trust === 1 ? today.log : bestEstimate([...each.evidence, { log: 0, spread: fitnessSpread }, today]);
   };
   const better = versions[0]!.better;
   const predicted = (athlete: Athlete): number =>
@@ -283,18 +290,21 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
 
   // the middle of the class in every version, on a day without noise and with files that are true: what the board says of them, less the truth
   const middling = Array.from({ length: 11 }, (_, index) => fitnessSpread * (index / 5 - 1));
+  const middle = versions.map((_, at) =>
+    middling.map((logTruth) => ({
+      logTruth,
+      done: scored(
+        person('', logTruth, () => 0),
+        at,
+        0,
+      ),
+    })),
+  );
   const bias = (learned: LearnedConversions | null): number => {
-    const read = (done: Done): Weighed => weigh(readDone(original, done)!, learned);
+    const read = (done: Done): Weighed => weigh(readOnce(done), learned);
     const shift = boardShift(board.map(read));
-    const means = versions.map((_, at) => {
-      const excess = middling.map((logTruth) => {
-        const done = scored(
-          person('', logTruth, () => 0),
-          at,
-          0,
-        );
-        return Math.log(carryOver(read(done), shift).fitness) - (asked.known === 'strangers' ? logTruth : 0);
-      });
+    const means = middle.map((group) => {
+      const excess = group.map(({ logTruth, done }) => Math.log(carryOver(read(done), shift).fitness) - (asked.known === 'strangers' ? logTruth : 0));
       return excess.reduce((sum, each) => sum + each, 0) / excess.length;
     });
     return Math.max(...means) - Math.min(...means);

@@ -1,0 +1,30 @@
+/** The coach's account: where the day begins and what an unlabelled load is in, and the password. */
+import { useMe } from '../api/queries';
+import { Page } from '../shell/frame';
+import { Failed, Loading } from '../ui/states';
+import { PasswordForm } from './password-form';
+import { RoomForm } from './room-form';
+
+export function AccountScreen() {
+  const { data: me, error, refetch } = useMe();
+  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (!me?.coach) return <Loading />;
+  return (
+    <Page title="Account">
+      <p className="mb-4 text-soft">
+        {me.coach.name}, {me.coach.email}
+      </p>
+      <div className="grid max-w-4xl gap-10 md:grid-cols-2">
+        <RoomForm coach={me.coach} />
+        {me.demo ? (
+          <section>
+            <h2 className="mb-2 text-lg">Password</h2>
+            <p className="text-sm text-soft">The demo has none: anybody who opens this page opens its desk. A desk of your own is `npm start -- --empty`.</p>
+          </section>
+        ) : (
+          <PasswordForm />
+        )}
+      </div>
+    </Page>
+  );
+}
