@@ -117,7 +117,7 @@ test.describe('writing', () => {
 });
 
 test('a new workout waits for its first word, and is not kept when nobody wrote one', async ({ page }) => {
-  await page.goto('/');
+  await open(page);
   const all = async (): Promise<number> => ((await (await page.request.get('/api/workouts')).json()) as { workouts: unknown[] }).workouts.length;
   const before = await all();
   await page.getByRole('button', { name: 'New workout' }).first().click();
@@ -140,7 +140,7 @@ async function newest(page: Page): Promise<string> {
 }
 
 test('the account: what is chosen is saved at once and undone, a short or wrong password is said', async ({ page }) => {
-  await page.goto('/');
+  await open(page);
   await page.getByRole('link', { name: 'Maruvel' }).click();
   await page.getByLabel('A load without a unit is in').selectOption('lb');
   await expect(page.getByText('Saved.')).toBeVisible();

@@ -121,11 +121,10 @@ await orRefuse(async () => {
       check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
         NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
         ...database.environment('gambito_jest'),
-      }),
+        // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed
+      }).then(() => together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]])),
       check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url }),
     ]);
-    // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed
-    await together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
     count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
     count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
   } finally {

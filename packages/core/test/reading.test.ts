@@ -134,7 +134,7 @@ describe('no figure is silent', () => {
   });
 });
 
-describe('hostile texts are answered with a sentence, within two seconds each', () => {
+describe('hostile texts are answered with a sentence, within seconds', () => {
   const nested = (depth: number, line: string): string =>
     [...Array.from({ length: depth }, (_, at) => `${' '.repeat(at)}${line}`), `${' '.repeat(depth)}5 burpee`].join('\n');
   const hostile: readonly (readonly [string, string])[] = [
@@ -202,7 +202,8 @@ describe('hostile texts are answered with a sentence, within two seconds each', 
     for (const part of workout.parts) pageOf(part);
     planClock(workout);
     formatWorkout(workout);
-    expect(secondsSince(began)).toBeLessThan(2);
+    // no measure of speed (that is the bench's), but a text that hangs is caught
+    expect(secondsSince(began)).toBeLessThan(6);
     for (const { message, line, column, length } of diagnostics) {
       expect(message).toMatch(/[.?]$/);
       expect([line, column, length].every((figure) => Number.isInteger(figure) && figure >= 1)).toBe(true);
