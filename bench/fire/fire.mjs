@@ -1,5 +1,5 @@
 /**
- * `npm run bench -- fire [single] [cluster] [start] [--kills N]`: writers on all routes while servers and databases are killed (kill -9); then: what that was acknowledged is gone, and how
+ * `npm run bench -- fire [single] [cluster] [start] [disk] [--kills N]`: writers on all routes while servers and databases are killed (kill -9); then: what that was acknowledged is gone, and how
  * long until it served again. Also: a first start killed at random moments, and whether the next one completes.
  */
 import { spawn, spawnSync } from 'node:child_process';
@@ -12,6 +12,7 @@ import { startCluster } from '../../tools/lib/cluster.mjs';
 import { startServers } from '../../tools/cluster.mjs';
 import { freePort } from '../../tools/lib/ports.mjs';
 import { startProxy } from '../../tools/lib/proxy.mjs';
+import { fullDisk } from './full-disk.mjs';
 import { lost, newTally, prepareDesk, quantile, visitor, write } from './writers.mjs';
 
 const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds));
@@ -174,14 +175,33 @@ async function firstStarts(kills) {
   }
 }
 
+async function disk() {
+  const fine = await fullDisk(async (folder) => {
+    const port = await freePort();
+    const { child, said, ended } = starter(folder, port);
+    const base = `http://127.0.0.1:${port}`;
+    if (!Number.isFinite(await serving(base, Date.now()))) throw new Error(said());
+    return {
+      base,
+      end: async () => {
+        child.kill('SIGINT');
+        await ended;
+      },
+    };
+  });
+  if (fine === null) show('\nA full disk: not tried, which needs root and a disk in memory');
+  return fine ?? true;
+}
+
 const { values, positionals } = parseArgs({ options: { kills: { type: 'string', default: '40' } }, allowPositionals: true });
 const kills = Number(values.kills);
-const wanted = positionals.length > 0 ? positionals : ['single', 'cluster', 'start'];
+const wanted = positionals.length > 0 ? positionals : ['single', 'cluster', 'start', 'disk'];
 const results = [];
 for (const [name, run] of Object.entries({
   single: () => single(kills),
   cluster: () => cluster(Math.max(5, Math.round(kills / 4))),
   start: () => firstStarts(Math.max(1, Math.round(kills / 2))),
+  disk,
 }))
   if (wanted.includes(name)) results.push(await run());
 process.exit(results.every(Boolean) ? 0 : 1);

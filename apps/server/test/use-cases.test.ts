@@ -59,6 +59,13 @@ describe('lists come in pages', () => {
     expect((await desk('GET', `/athletes?after=${foreign}`)).json.athletes[0].id).toBe(mine);
     expect((await desk('GET', '/athletes?after=lamp')).status).toBe(400);
   });
+  test('a roster comes without past results, which are texts', async () => {
+    const [workout, athlete] = [await addWorkout(desk), await addAthlete(desk, 'Thessin')];
+    await desk('POST', `/workouts/${workout}/scores`, { athleteId: athlete, score: '9+4' });
+    const resultsOf = async (query: string): Promise<unknown[]> =>
+      (await desk('GET', `/athletes${query}`)).json.athletes.find(({ id }: { id: number }) => id === athlete).results;
+    expect([(await resultsOf('')).length, (await resultsOf('?results=no')).length]).toEqual([1, 0]);
+  });
 });
 
 describe('scores', () => {

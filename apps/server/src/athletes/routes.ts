@@ -14,10 +14,21 @@ export function athleteRoutes(plain: FastifyInstance, services: Services): void 
   const app = typed(plain);
   const { athletes, now } = services;
   const list = z.object({ athletes: z.array(storedAthleteSchema), next: idValue.nullable() });
-  app.get('/athletes', { schema: { summary: 'Athletes by name, a page at a time', querystring: pageQuery, response: { 200: list } } }, async (request) => {
-    const page = await athletes.page(coachIn(request).id, request.query.after ?? null, pageSize);
-    return { athletes: page, next: page.length < pageSize ? null : page.at(-1)!.id };
-  });
+  app.get(
+    '/athletes',
+    {
+      schema: {
+        summary: 'Athletes by name, a page at a time',
+        querystring: pageQuery.extend({ results: z.enum(['yes', 'no']).default('yes') }),
+        response: { 200: list },
+      },
+    },
+    async (request) => {
+      const { after = null, results } = request.query;
+      const page = await athletes.page(coachIn(request).id, { after, most: pageSize, results: results === 'yes' });
+      return { athletes: page, next: page.length < pageSize ? null : page.at(-1)!.id };
+    },
+  );
   app.post(
     '/athletes',
     { schema: { summary: 'Add an athlete', body: z.object({ file: fileSchema }), response: { 200: storedAthleteSchema } } },

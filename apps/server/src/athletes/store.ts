@@ -15,9 +15,16 @@ export interface AthleteName {
   readonly name: string;
   readonly category: 'men' | 'women';
 }
+export interface AthletePageAsked {
+  /** the last of the page before */
+  readonly after: number | null;
+  readonly most: number;
+  /** whether past results are wanted: each is a text */
+  readonly results: boolean;
+}
 export interface AthleteStore {
-  /** By name; `after` is the last of the page before. */
-  page(coachId: number, after: number | null, most: number): Promise<StoredAthlete[]>;
+  /** By name. */
+  page(coachId: number, asked: AthletePageAsked): Promise<StoredAthlete[]>;
   names(coachId: number): Promise<AthleteName[]>;
   /** @throws {Problem} not_found */
   find(coachId: number, id: number): Promise<StoredAthlete>;
@@ -40,8 +47,8 @@ const newestResults = `SELECT athlete_id AS athleteId, workout_id AS workoutId, 
   WHERE place <= :mostResults ORDER BY athlete_id, place`;
 
 export function athleteStore({ sequelize, models, read, write, transact }: Database): AthleteStore {
-  const show = async (rows: readonly AthleteRow[]): Promise<StoredAthlete[]> => {
-    const ids = rows.map(({ id }) => id);
+  const show = async (rows: readonly AthleteRow[], withResults = true): Promise<StoredAthlete[]> => {
+    const ids = withResults ? rows.map(({ id }) => id) : [];
     const past =
       ids.length === 0
         ? []
@@ -61,11 +68,11 @@ export function athleteStore({ sequelize, models, read, write, transact }: Datab
     return (await show([row]))[0]!;
   };
   return {
-    page: async (coachId, after, most) => {
+    page: async (coachId, { after, most, results }) => {
       const last = after === null ? null : await read(() => models.athletes.findOne({ where: { id: after, coachId }, attributes: ['id', 'name'] }));
       const beyond = last ? { [Op.or]: [{ name: { [Op.gt]: last.name } }, { name: last.name, id: { [Op.gt]: last.id } }] } : {};
       const where = { coachId, deletedAt: null, ...beyond };
-      return show(await read(() => models.athletes.findAll({ where, order: ['name', 'id'], limit: most })));
+      return show(await read(() => models.athletes.findAll({ where, order: ['name', 'id'], limit: most })), results);
     },
     names: async (coachId) => {
       const rows = await read(() =>

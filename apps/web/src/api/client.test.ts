@@ -79,5 +79,8 @@ describe('the way to the server', () => {
     };
     expect(await allPages<number>('/rows', 'rows')).toEqual([1, 2, 3]);
     expect(asked.map(({ url }) => url)).toEqual(['/api/rows', '/api/rows?after=2']);
+    asked = [];
+    await allPages<number>('/rows?results=no', 'rows');
+    expect(asked.map(({ url }) => url)).toEqual(['/api/rows?results=no', '/api/rows?results=no&after=2']);
   });
 });

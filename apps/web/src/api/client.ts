@@ -68,7 +68,7 @@ export async function api<T>(path: string, options: Asked = {}): Promise<T> {
 export async function allPages<T>(path: string, key: string): Promise<T[]> {
   const rows: T[] = [];
   for (let after: number | null = null; ;) {
-    const page: Record<string, unknown> & { next: number | null } = await api(`${path}${after === null ? '' : `?after=${after}`}`);
+    const page: Record<string, unknown> & { next: number | null } = await api(after === null ? path : `${path}${path.includes('?') ? '&' : '?'}after=${after}`);
     rows.push(...(page[key] as T[]));
     if (page.next === null) return rows;
     after = page.next;

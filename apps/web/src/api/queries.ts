@@ -6,6 +6,9 @@ import { allPages, api, messageOf } from './client';
 import type { AthletePage, Board, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
 
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => api<Me>('/me') });
+/** Names and files, without what was scored before. */
+export const useRoster = () => useQuery({ queryKey: ['athletes', 'roster'], queryFn: () => allPages<StoredAthlete>('/athletes?results=no', 'athletes') });
+/** Everything that versions are made from. */
 export const useAthletes = () => useQuery({ queryKey: ['athletes'], queryFn: () => allPages<StoredAthlete>('/athletes', 'athletes') });
 export const useWorkouts = () => useQuery({ queryKey: ['workouts'], queryFn: () => allPages<StoredWorkout>('/workouts', 'workouts') });
 export const useWorkout = (id: number) => useQuery({ queryKey: ['workouts', id], queryFn: () => api<StoredWorkout>(`/workouts/${id}`) });

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
-import { useAthletes, useBoard, useMe, useSends, useWorkouts } from '../api/queries';
+import { useRoster, useBoard, useMe, useSends, useWorkouts } from '../api/queries';
 import type { Board, StoredWorkout } from '../api/types';
 import { Page } from '../shell/frame';
 import { laneOf } from '../strip/lane';
@@ -106,7 +106,7 @@ function loggedWords({ boards, day }: Board, athleteId: number): string | null {
 const loggedCount = ({ boards, day }: Board): number => day?.length ?? boards[0]?.rows.length ?? 0;
 
 function TodayWorkout({ workout }: { workout: StoredWorkout }) {
-  const { data: athletes = [] } = useAthletes();
+  const { data: athletes = [] } = useRoster();
   const { data: sends = [] } = useSends(workout.id);
   const { data: board } = useBoard(workout.id);
   const units = useRoom();

@@ -2,14 +2,14 @@
 import { readAthlete, formatMass } from '@gambito/core';
 import { Trash2 } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
-import { useAthletes, useDelete, useMe } from '../api/queries';
+import { useRoster, useDelete, useMe } from '../api/queries';
 import { Page } from '../shell/frame';
 import { todayIn } from '../shell/days';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
 
 export function PeopleScreen() {
-  const { data: athletes, error, refetch } = useAthletes();
+  const { data: athletes, error, refetch } = useRoster();
   const { data: me } = useMe();
   const navigate = useNavigate();
   const remove = useDelete('/athletes', 'Athlete', ['athletes']);

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
-import { useAthletes, useSends } from '../api/queries';
+import { useRoster, useSends } from '../api/queries';
 import type { StoredSend } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
@@ -27,7 +27,7 @@ async function copy(text: string): Promise<boolean> {
 export function SendScreen() {
   const id = Number(useParams()['id']);
   const client = useQueryClient();
-  const { data: athletes, error: noAthletes, refetch: askAthletes } = useAthletes();
+  const { data: athletes, error: noAthletes, refetch: askAthletes } = useRoster();
   const { data: sends, error, refetch } = useSends(id);
   const [byHand, setByHand] = useState<string | null>(null);
   const keep = (answer: { sends: StoredSend[] }): void => {
