@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   compile,
+  headline,
   estimateCapacity,
   formAtFitness,
   parseWorkout,
@@ -503,4 +504,15 @@ describe('pacing', () => {
       expect(Math.abs(whole / soft - 1)).toBeLessThan(0.06);
     }
   });
+});
+
+test.each([
+  ['all reps where nothing is done for most', 'EMOM 10:00\n1: 12 burpee\n2: 15 kettlebell swing @ 24/16 kg\nscore: reps', 5 * 27],
+  ['those of what is done for most, where something is', 'EMOM 4:00\n1: max burpee\n2: 15 air squat\nscore: reps', null],
+])('reps on a fixed clock: %s', (_what, text, reps) => {
+  const { unit, score: predicted } = headline(parseWorkout(text).workout, walkProgram(compile(parseWorkout(text).workout, referenceCapacity('men'))));
+  expect(unit).toBe('reps');
+  if (reps !== null) expect(predicted).toBeCloseTo(reps, 6);
+  else expect(predicted).toBeGreaterThan(25);
+  if (reps === null) expect(predicted).toBeLessThan(60);
 });

@@ -146,7 +146,9 @@ function scoreOf({ part, score }: PartProgram, outcomes: readonly Outcome[], sec
       return { unit: 'seconds', score: score === 'sum' ? sum(times) : mean(times), sets: times };
     case 'every': {
       const sets = outcomes.map(({ maxCount, seconds: length, left }) => (maxCount > 0 ? maxCount : length - left));
-      return { unit: 'reps', score: lone && !part.untilFailure ? sum(sets) : sum(reps), sets };
+      // where something is done for most reps, those are the score; else all reps are
+      const most = sum(outcomes.map(({ maxCount }) => maxCount));
+      return { unit: 'reps', score: lone && !part.untilFailure && most > 0 ? most : sum(reps), sets };
     }
     case 'intervals':
       return { unit: 'reps', score: sum(reps), sets: reps };
