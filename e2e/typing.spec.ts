@@ -1,11 +1,11 @@
-/** Sample texts are typed and deleted again, key by key: a half-written workout must never take the page with it. The nested ones, and a plain one; the others differ in words only. */
+/** Sample texts are typed and deleted again, key by key: a half-written workout must never take the page with it. Two nested ones; the others differ in words only. */
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync, readdirSync } from 'node:fs';
 import { fresh } from './desk';
 
 const directory = 'packages/core/test/samples';
 const samples = readdirSync(directory)
-  .filter((file) => ['bilge-pump.txt', 'breakwater.txt', 'lantern-room.txt', 'night-watch.txt', 'spare-parts.txt'].includes(file))
+  .filter((file) => ['bilge-pump.txt', 'spare-parts.txt'].includes(file))
   .map((file) => [file, readFileSync(`${directory}/${file}`, 'utf8')] as const);
 // what turned the page white once: a run of four parts over a text of three
 const once = ['AMRAP 8:00 and half a rest', 'AMRAP 8:00\n10 burpee\n\nrest 3:00\n\nfor time, cap 9:00\n3 rounds\n  10 push-up'] as const;
@@ -27,7 +27,7 @@ async function deleteAll(page: Page): Promise<void> {
 test.describe('typing and deleting, key by key', () => {
   for (const [name, text] of [once, ...samples])
     test(name, async ({ page }) => {
-      test.setTimeout(120_000);
+      test.setTimeout(240_000);
       const errors: string[] = [];
       page.on('pageerror', (error) => errors.push(error.message));
       await page.goto(`${await fresh(page, '')}/write`);

@@ -46,13 +46,13 @@ async function burn(title, base, kills, kill, writers = 6) {
     over = true;
     return (await Promise.all(writing)).reduce((sum, count) => sum + count, 0);
   };
-  await run(calm, 5_000);
+  await run(calm, kills > 4 ? 5_000 : 1_500);
   const fire = newTally();
   const back = [];
   const written = await run(fire, 0, async () => {
     for (let at = 0; at < kills; at++) {
       // a process that lived for ten seconds is started again at once: two take turns here
-      await pause(5_500 + 1_500 * random());
+      await pause((kills > 4 ? 5_500 : 1_000) + 1_500 * random());
       await kill(at);
       back.push(await serving(base, Date.now()));
       if (!Number.isFinite(back.at(-1))) break;

@@ -8,8 +8,9 @@ import type { Services } from '../platform/services';
 import type { BoardScore } from '../readings/store';
 import { readScore } from '../readings/use-cases';
 
-/** scores that a board waits for; the rest come from the background */
+/** scores that a board waits for, and ms; the rest come from the background, and with the next look */
 const mostAwaited = 60;
+const patience = 1_500;
 
 /** What was learned from a set of lessons, and the boards of a text, are the same wherever they are computed: kept for a while, needed by nobody. */
 const learnedBefore = new LRUCache<string, LearnedConversions>({ max: 200 });
@@ -39,7 +40,8 @@ async function readScores(services: Services, workoutId: number): Promise<BoardS
   const scores = await services.readings.board(workoutId);
   const unread = scores.filter(({ read }) => read === null).slice(0, mostAwaited);
   if (unread.length === 0) return scores;
-  await Promise.all(unread.map(({ scoreId }) => readScore(services, scoreId)));
+  const reading = Promise.all(unread.map(({ scoreId }) => readScore(services, scoreId)));
+  await Promise.race([reading, new Promise((resolve) => setTimeout(resolve, patience))]);
   return services.readings.board(workoutId);
 }
 
