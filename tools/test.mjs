@@ -116,12 +116,12 @@ await orRefuse(async () => {
     });
     const url = `http://127.0.0.1:${port}`;
     await answers(`${url}/api/health`, () => server.exitCode === null);
-    // the browser waits most of its time: it runs beside the others, on a database of its own
+    // the browser waits most of its time: it runs beside the others, on a database of its own; so does, when the unit tests are done, a sample of
+    // `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed
     await Promise.all([
       check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
         NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
         ...database.environment('gambito_jest'),
-        // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed
       }).then(() => together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]])),
       check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url }),
     ]);

@@ -36,6 +36,7 @@ export const plainConfig: AppConfig = {
   https: false,
   address: null,
   threads: 2,
+  boardWait: 20_000,
 };
 export const password = 'a long lantern';
 
@@ -90,3 +91,12 @@ export async function sendTo(desk: Desk, workout: number, athlete: number): Prom
   const { sends } = (await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] })).json as { sends: { athleteId: number; token: string }[] };
   return sends.find((each) => each.athleteId === athlete)!.token;
 }
+
+/** Whether something comes to hold within half a minute: work in the background takes its time on a full machine. */
+export const until = async (holds: () => Promise<boolean>): Promise<boolean> => {
+  for (let tries = 0; tries < 300; tries++) {
+    if (await holds()) return true;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  return false;
+};

@@ -1,4 +1,4 @@
-/** The server through `inject`, against a real throw-away MariaDB (GAMBITO_TEST_DB_PORT, set by tools/test.mjs). */
+/** The server through `inject`, against a real throw-away MariaDB (GAMBITO_DATABASE, set by tools/test.mjs). */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { seedDemo } from '../src/demo/seed';
 import { openInstance, type Instance, type Method } from './instance';

@@ -1,6 +1,6 @@
 /** What the use cases promise beyond the path: pages of lists, versions nobody was sent, readings that wait, units and days of the coach, and what a broken text or file does. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { addAthlete, addWorkout, openInstance, sendTo, squall, type Desk, type Instance } from './instance';
+import { addAthlete, addWorkout, openInstance, sendTo, squall, until, type Desk, type Instance } from './instance';
 
 let instance: Instance;
 let desk: Desk;
@@ -12,14 +12,6 @@ beforeAll(async () => {
 afterAll(() => instance.close());
 
 const rowsOf = async (workout: number, own = desk) => (await own('GET', `/workouts/${workout}/board`)).json.boards[0].rows as Record<string, unknown>[];
-const until = async (holds: () => Promise<boolean>): Promise<boolean> => {
-  for (let tries = 0; tries < 100; tries++) {
-    if (await holds()) return true;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  return false;
-};
-
 describe('lists come in pages', () => {
   test('athletes by name, namesakes by number, each once and none twice', async () => {
     const { desk: own } = await instance.newCoach('pages@lanterns.example');
@@ -188,9 +180,11 @@ describe('the coach’s own', () => {
     instance.clock.now = before;
   });
   test('what is unchanged since is said shortly; what is private is kept by nobody on the way', async () => {
-    const ask = (tag?: string) => instance.app.inject({ url: '/api/movements', headers: tag ? { 'if-none-match': tag } : {} });
+    const ask = (tag?: string) =>
+      instance.app.inject({ url: '/api/movements', headers: { 'accept-encoding': 'gzip', ...(tag ? { 'if-none-match': tag } : {}) } });
     const first = await ask();
     const again = await ask(String(first.headers['etag']));
+    expect(first.headers['content-encoding']).toBe('gzip');
     expect([again.statusCode, again.body, first.headers['cache-control']]).toEqual([304, '', 'public, max-age=3600']);
     expect((await desk('GET', '/rules')).headers['cache-control']).toBe('no-store');
     expect((await instance.stranger('GET', '/health')).json).toEqual({ ok: true, database: true });

@@ -1,6 +1,7 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
 import type { StoredAthlete } from '@gambito/contract';
 import { Op, QueryTypes } from 'sequelize';
+import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import { groupBy } from '../platform/group-by';
@@ -46,7 +47,8 @@ const newestResults = `SELECT athlete_id AS athleteId, workout_id AS workoutId, 
         FROM scores WHERE deleted_at IS NULL AND athlete_id IN (:ids)) AS newest
   WHERE place <= :mostResults ORDER BY athlete_id, place`;
 
-export function athleteStore({ sequelize, models, read, write, transact }: Database): AthleteStore {
+export function athleteStore(database: Database): AthleteStore {
+  const { sequelize, models, read, transact } = database;
   const show = async (rows: readonly AthleteRow[], withResults = true): Promise<StoredAthlete[]> => {
     const ids = withResults ? rows.map(({ id }) => id) : [];
     const past =
@@ -98,10 +100,6 @@ export function athleteStore({ sequelize, models, read, write, transact }: Datab
       if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
       return current;
     },
-    setDeleted: async (coachId, id, at) => {
-      const before = at === null ? { [Op.ne]: null } : null;
-      const [changed] = await write(() => models.athletes.update({ deletedAt: at }, { where: { id, coachId, deletedAt: before } }));
-      if (changed === 0 && !(await read(() => models.athletes.findOne({ where: { id, coachId }, attributes: ['id'] })))) throw new Problem('not_found');
-    },
+    setDeleted: (coachId, id, at) => setDeleted(database, models.athletes, coachId, id, at),
   };
 }

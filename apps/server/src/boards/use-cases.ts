@@ -8,9 +8,8 @@ import type { Services } from '../platform/services';
 import type { BoardScore } from '../readings/store';
 import { readScore } from '../readings/use-cases';
 
-/** scores that a board waits for, and ms; the rest come from the background, and with the next look */
+/** scores that a board waits for, and not for long; the rest come from the background, and with the next look */
 const mostAwaited = 60;
-const patience = 1_500;
 
 /** What was learned from a set of lessons, and the boards of a text, are the same wherever they are computed: kept for a while, needed by nobody. */
 const learnedBefore = new LRUCache<string, LearnedConversions>({ max: 200 });
@@ -41,7 +40,7 @@ async function readScores(services: Services, workoutId: number): Promise<BoardS
   const unread = scores.filter(({ read }) => read === null).slice(0, mostAwaited);
   if (unread.length === 0) return scores;
   const reading = Promise.all(unread.map(({ scoreId }) => readScore(services, scoreId)));
-  await Promise.race([reading, new Promise((resolve) => setTimeout(resolve, patience))]);
+  await Promise.race([reading, new Promise((resolve) => setTimeout(resolve, services.boardWait))]);
   return services.readings.board(workoutId);
 }
 

@@ -24,8 +24,9 @@ import type { Transaction } from 'sequelize';
 import type { Database } from '../platform/database';
 import { todayIn } from '../platform/days';
 import { alone } from '../platform/leases';
-import type { Models } from '../platform/models';
+import { scoreStore } from '../scores/store';
 import { makeBrief, type MadeBrief } from '../sends/brief';
+import { sendStore } from '../sends/store';
 import { demoEmail } from './demo-coach';
 import { lanternPeople } from './lantern-people';
 import { lanternWorkouts } from './lantern-workouts';
@@ -99,26 +100,23 @@ async function makeHistory(today: string, say: (text: string) => void): Promise<
   return history;
 }
 
+interface Seeded {
+  readonly coachId: number;
+  readonly workoutId: number;
+  readonly athleteIds: readonly number[];
+}
+/** Sent the evening before and logged on the day, the way both always are. */
 async function writeScores(
-  models: Models,
-  coachId: number,
-  workoutId: number,
-  athleteIds: readonly number[],
+  database: Database,
+  { coachId, workoutId, athleteIds }: Seeded,
   { text, day, scores }: SeededWorkout,
   transaction: Transaction,
-) {
+): Promise<void> {
+  const [sends, logged] = [sendStore(database), scoreStore(database)];
   for (const { person, score, made } of scores) {
-    const [athleteId, sentAt] = [athleteIds[person]!, new Date(day.getTime() - dayMs / 2)];
-    const version = { workoutId, athleteId, versionText: made.versionText, originalText: text };
-    const expected = made.brief.parts.map(({ predicted }) => predicted ?? null);
-    const token = randomBytes(24).toString('base64url');
-    await models.sends.create(
-      { ...version, token, brief: made.brief, expected, sentAt, expiresAt: new Date(sentAt.getTime() + 365 * dayMs), revokedAt: null },
-      { transaction },
-    );
-    const { id } = await models.scores.create({ ...version, score, note: '', enteredBy: 'athlete', deletedAt: null, createdAt: day }, { transaction });
-    const unread = { revision: 1, readRevision: null, model: null, reading: null, lesson: null, leasedUntil: null, failures: 0 };
-    await models.readings.create({ scoreId: id, coachId, workoutId, athleteId, ...unread }, { transaction });
+    const who = { workoutId, athleteId: athleteIds[person]!, originalText: text };
+    await sends.send({ ...who, made }, new Date(day.getTime() - dayMs / 2), transaction);
+    await logged.save({ ...who, coachId, score, note: '', versionText: made.versionText, enteredBy: 'athlete' }, day, transaction);
   }
 }
 
@@ -129,7 +127,8 @@ export async function seedDemo(database: Database, now: Date, say: (text: string
   });
 }
 
-async function seed({ models, transact }: Database, now: Date, say: (text: string) => void): Promise<void> {
+async function seed(database: Database, now: Date, say: (text: string) => void): Promise<void> {
+  const { models, transact } = database;
   say('Loading the demo: the Lanterns …');
   const history = await makeHistory(todayIn(demoZone, now), say);
   // nobody signs in to the demo with a password: the start page opens it
@@ -143,7 +142,7 @@ async function seed({ models, transact }: Database, now: Date, say: (text: strin
     for (const workout of history) {
       const { text, title, day } = workout;
       const row = await models.workouts.create({ coachId, title, text, day: day.toISOString().slice(0, 10), revision: 1, deletedAt: null }, { transaction });
-      await writeScores(models, coachId, row.id, athleteIds, workout, transaction);
+      await writeScores(database, { coachId, workoutId: row.id, athleteIds }, workout, transaction);
     }
   });
 }

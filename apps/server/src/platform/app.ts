@@ -1,6 +1,7 @@
 /** The application: platform first, then one plugin a feature. */
 import compress from '@fastify/compress';
 import cookie from '@fastify/cookie';
+import etag from '@fastify/etag';
 import helmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
 import swagger from '@fastify/swagger';
@@ -88,6 +89,8 @@ export async function buildApp(database: Database, config: AppConfig, now: () =>
   await app.register(helmet, securityHeaders(config.https));
   await app.register(cookie);
   await app.register(compress, { threshold: 2048, encodings: ['br', 'gzip'] });
+  // "not changed since" is answered shortly
+  await app.register(etag);
   registerGuards(app);
   await app.register(swagger, {
     openapi: { info: { title: 'Gambito', version: '0.1.0', description: 'Everything the coach’s desk and the athletes’ pages ask of the server.' } },

@@ -14,7 +14,7 @@ import type { Services } from './services';
 
 export function buildServices(
   database: Database,
-  { demo, https, address, threads }: Pick<Config, 'demo' | 'https' | 'address' | 'threads'>,
+  { demo, https, address, threads, boardWait }: Pick<Config, 'demo' | 'https' | 'address' | 'threads' | 'boardWait'>,
   now: () => Date,
   wake: () => void,
 ): Services {
@@ -22,6 +22,7 @@ export function buildServices(
     demo,
     https,
     address,
+    boardWait,
     now,
     wake,
     pool: openPool(threads),

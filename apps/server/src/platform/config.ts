@@ -21,6 +21,7 @@ const schema = z.object({
   GAMBITO_ADDRESS: z.string().optional(),
   GAMBITO_WATCH: flag,
   GAMBITO_THREADS: z.coerce.number().int().min(1).max(64).default(2),
+  GAMBITO_BOARD_WAIT: z.coerce.number().int().min(0).max(60_000).default(1_500),
 });
 
 export interface Host {
@@ -51,6 +52,8 @@ export interface Config {
   readonly watch: boolean;
   /** workers that compute */
   readonly threads: number;
+  /** ms that a board waits for scores nobody has read yet; they come with the next look */
+  readonly boardWait: number;
 }
 
 const shape = /^mariadb:\/\/([\w.-]+)@([\w.:,-]+)\/(\w+)$/;
@@ -83,5 +86,6 @@ export function readConfig(environment: Record<string, string | undefined>): Con
     address: read.GAMBITO_ADDRESS?.replace(/\/$/, '') ?? null,
     watch: read.GAMBITO_WATCH,
     threads: read.GAMBITO_THREADS,
+    boardWait: read.GAMBITO_BOARD_WAIT,
   };
 }

@@ -1,7 +1,6 @@
 /** The one error registry: code → status → sentence. Answers are problem details (RFC 9457). A failure that is not listed is a 500 without particulars. */
 import type { FastifyError, FastifyInstance } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
-import { z } from 'zod';
 import { isAway, isConflict, isFull, isSlow } from './trouble';
 
 const registry = {
@@ -19,10 +18,11 @@ const registry = {
   too_many: { status: 429, title: 'Too many tries. Wait a minute.' },
   already_set_up: { status: 409, title: 'A coach is already set up here.' },
   wrong_origin: { status: 403, title: 'Asked from another site.' },
-  method_not_allowed: { status: 405, title: 'That cannot be done here.' },
   too_slow: { status: 422, title: 'This takes too long to compute; make the text, the kit or the figures smaller.' },
   busy: { status: 503, title: 'Much is being computed for you already. Try again in a moment.' },
   database_away: { status: 503, title: 'The database is away. What you typed is kept; try again in a moment.' },
+  in_the_way: { status: 503, title: 'Somebody else changed the same at the same moment, again and again. Nothing of yours is lost; try once more.' },
+  query_slow: { status: 503, title: 'The database took too long over this. Nothing you typed is lost; try again in a moment.' },
   disk_full: {
     status: 507,
     title: 'Nothing can be written now: the database’s disk is full, or it is being looked after. Reading goes on, and what you typed is kept.',
@@ -41,19 +41,12 @@ export class Problem extends Error {
   }
 }
 
-export const problemSchema = z.object({
-  type: z.string(),
-  title: z.string(),
-  status: z.number(),
-  code: z.string(),
-  detail: z.string().optional(),
-  fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
-});
-
 /** A failure of the database as what it means for who asked; null where it is none of these. */
 function databaseProblem(error: unknown): ErrorCode | null {
   if (isFull(error)) return 'disk_full';
-  if (isAway(error) || isConflict(error) || isSlow(error)) return 'database_away';
+  if (isConflict(error)) return 'in_the_way';
+  if (isSlow(error)) return 'query_slow';
+  if (isAway(error)) return 'database_away';
   return null;
 }
 

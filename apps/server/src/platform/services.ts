@@ -16,6 +16,8 @@ export interface Services {
   readonly https: boolean;
   /** where people reach it; null: as the request came */
   readonly address: string | null;
+  /** ms that a board waits for scores nobody has read yet */
+  readonly boardWait: number;
   readonly pool: Pool;
   readonly limiter: Limiter;
   readonly coaches: CoachStore;

@@ -43,8 +43,8 @@ export const isSlow = (error: unknown): boolean => [1969, 3024].includes(rootOf(
 
 const pause = (milliseconds: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, milliseconds));
 
-/** conflicts are tried three times more, a database that is away for this long */
-const conflictTries = 6;
+/** a conflict is begun again so often and then told; a database that is away is asked for so long */
+const conflictTries = 3;
 const awayMilliseconds = 4_000;
 
 /**

@@ -19,7 +19,7 @@ export interface NewScore {
 export interface ScoreStore {
   latest(workoutId: number, athleteId: number): Promise<{ score: string; note: string } | null>;
   /** A new score takes the place of the one before. @returns its number */
-  save(entry: NewScore, now: Date): Promise<number>;
+  save(entry: NewScore, now: Date, transaction?: Transaction): Promise<number>;
   /** @throws {Problem} not_found */
   remove(coachId: number, workoutId: number, id: number, now: Date): Promise<void>;
   /** The score counts again, in place of any that was logged meanwhile. @throws {Problem} not_found */
@@ -51,6 +51,12 @@ export function scoreStore({ sequelize, models, read, transact }: Database): Sco
       type: QueryTypes.UPDATE,
       transaction,
     });
+  const put = async ({ coachId, ...entry }: NewScore, now: Date, transaction: Transaction): Promise<number> => {
+    await stepBack(entry.workoutId, entry.athleteId, now, transaction);
+    const { id } = await models.scores.create({ ...entry, deletedAt: null, createdAt: now }, { transaction });
+    await readAnew(coachId, entry.workoutId, entry.athleteId, id, transaction);
+    return id;
+  };
   const find = async (workoutId: number, id: number, transaction: Transaction) => {
     const row = await models.scores.findOne({ where: { id, workoutId }, transaction });
     if (!row) throw new Problem('not_found');
@@ -63,15 +69,7 @@ export function scoreStore({ sequelize, models, read, transact }: Database): Sco
       );
       return row && { score: row.score, note: row.note };
     },
-    save: ({ coachId, ...entry }, now) =>
-      orAgain(() =>
-        transact(async (transaction) => {
-          await stepBack(entry.workoutId, entry.athleteId, now, transaction);
-          const { id } = await models.scores.create({ ...entry, deletedAt: null, createdAt: now }, { transaction });
-          await readAnew(coachId, entry.workoutId, entry.athleteId, id, transaction);
-          return id;
-        }),
-      ),
+    save: (entry, now, transaction) => (transaction ? put(entry, now, transaction) : orAgain(() => transact((own) => put(entry, now, own)))),
     remove: (coachId, workoutId, id, now) =>
       transact(async (transaction) => {
         const row = await find(workoutId, id, transaction);

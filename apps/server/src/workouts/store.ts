@@ -2,6 +2,7 @@
 import type { StoredWorkout } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import { Op } from 'sequelize';
+import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import type { WorkoutRow } from '../platform/models';
@@ -44,7 +45,8 @@ function beyond({ id, day }: Pick<WorkoutRow, 'id' | 'day'>): object {
   return { [Op.or]: [{ day: { [Op.lt]: day } }, { day, id: { [Op.lt]: id } }, { day: null }] };
 }
 
-export function workoutStore({ models, read, write, transact }: Database): WorkoutStore {
+export function workoutStore(database: Database): WorkoutStore {
+  const { models, read, write, transact } = database;
   const find = async (coachId: number, id: number): Promise<StoredWorkout> => {
     const row = await read(() => models.workouts.findOne({ where: { id, coachId, deletedAt: null } }));
     if (!row) throw new Problem('not_found');
@@ -77,11 +79,7 @@ export function workoutStore({ models, read, write, transact }: Database): Worko
       if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
       return current;
     },
-    setDeleted: async (coachId, id, at) => {
-      const before = at === null ? { [Op.ne]: null } : null;
-      const [changed] = await write(() => models.workouts.update({ deletedAt: at }, { where: { id, coachId, deletedAt: before } }));
-      if (changed === 0 && !(await read(() => models.workouts.findOne({ where: { id, coachId }, attributes: ['id'] })))) throw new Problem('not_found');
-    },
+    setDeleted: (coachId, id, at) => setDeleted(database, models.workouts, coachId, id, at),
     locks: async (workoutId) =>
       (await read(() => models.locks.findAll({ where: { workoutId } }))).map(({ athleteId, locks }) => ({ athleteId, locks: locks as Lock[] })),
     saveLocks: async (workoutId, athleteId, locks) => {

@@ -29,35 +29,38 @@ export function PasswordForm() {
   return (
     <form onSubmit={submit} className="flex flex-col gap-3">
       <h2 className="text-lg">Password</h2>
-      <Field label="Present password">
-        {(props) => (
-          <input
-            {...props}
-            type="password"
-            autoComplete="current-password"
-            className={inputLook}
-            value={before}
-            onChange={(event) => setBefore(event.target.value)}
-          />
-        )}
-      </Field>
-      <Field label="New password" hint={`At least ${least} characters.`} problem={problem}>
-        {(props) => (
-          <input
-            {...props}
-            type="password"
-            autoComplete="new-password"
-            className={inputLook}
-            value={after}
-            onChange={(event) => setAfter(event.target.value)}
-          />
-        )}
-      </Field>
+      <PasswordField label="Present password" autoComplete="current-password" value={before} change={setBefore} />
+      <PasswordField
+        label="New password"
+        autoComplete="new-password"
+        value={after}
+        change={setAfter}
+        hint={`At least ${least} characters.`}
+        problem={problem}
+      />
       <div>
         <Button type="submit" look="main" disabled={save.isPending || before === '' || after === ''}>
           Change the password
         </Button>
       </div>
     </form>
+  );
+}
+
+interface PasswordFieldProps {
+  readonly label: string;
+  readonly autoComplete: 'current-password' | 'new-password';
+  readonly value: string;
+  readonly change: (value: string) => void;
+  readonly hint?: string;
+  readonly problem?: string | null;
+}
+function PasswordField({ label, autoComplete, value, change, hint, problem = null }: PasswordFieldProps) {
+  return (
+    <Field label={label} hint={hint} problem={problem}>
+      {(props) => (
+        <input {...props} type="password" autoComplete={autoComplete} className={inputLook} value={value} onChange={(event) => change(event.target.value)} />
+      )}
+    </Field>
   );
 }

@@ -1,6 +1,6 @@
 /** A workout's own frame: its name, its day, and the steps of the work in their order. */
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
 import { api } from '../api/client';
 import { useWorkout } from '../api/queries';
@@ -19,17 +19,22 @@ const steps = [
 /** Left as it was made, it is not kept. */
 function useNotKept(id: number): void {
   const client = useQueryClient();
-  useEffect(
-    () => () => {
+  const leaving = useRef<ReturnType<typeof setTimeout> | null>(null);
+  useEffect(() => {
+    // a screen that is only drawn anew was not left
+    if (leaving.current !== null) clearTimeout(leaving.current);
+    const drop = (): void => {
       const workout = client.getQueryData<StoredWorkout>(['workouts', id]);
       if (!workout || !isUntouched(workout)) return;
       void api(`/workouts/${id}`, { method: 'DELETE' }).then(
         () => client.invalidateQueries({ queryKey: ['workouts'], exact: true }),
         () => undefined,
       );
-    },
-    [client, id],
-  );
+    };
+    return () => {
+      leaving.current = setTimeout(drop, 0);
+    };
+  }, [client, id]);
 }
 
 export function WorkoutFrame() {

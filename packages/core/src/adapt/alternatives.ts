@@ -86,9 +86,9 @@ function alternativeOf({ aim, part }: PlannedPart, plan: PartPlan, slot: number,
   const obstacles = hardLimits(movementOf(option.movement), context, option.load, option.heightCm);
   return {
     movement: option.movement,
-    count: countText(option),
+    count: countText(option, context.athlete.category),
     load: option.load ? describeLoad(option.load) : null,
-    reps: option.count.kind === 'fixed' ? option.count.men : null,
+    reps: option.count.kind === 'fixed' ? option.count[context.athlete.category] : null,
     loadKg: option.load ? option.load.grams / 1000 : null,
     mark: markOf(option, question.slot.movement),
     reason: reasonOf(told),

@@ -1,7 +1,7 @@
 /** Hard limits: may this movement be done by this athlete in this place? Each "no" carries its reason as data. */
 import type { Athlete, AvoidName } from '../athlete/athlete';
 import type { Movement } from '../movements/movement';
-import { meetsNeeds, type NeedAtom, type Needs } from '../movements/needs';
+import { missingOf, type NeedAtom, type Needs } from '../movements/needs';
 import { headroomNeeded } from './headroom';
 import type { KitItem, Place } from '../kit/kit';
 
@@ -107,7 +107,8 @@ export function obstacles(
   heightCm: number | null = null,
 ): Obstacle[] {
   const found: Obstacle[] = [];
-  if (!meetsNeeds(movement.needs, (atom, count) => countOfAtom(place.kit, atom) >= count)) found.push({ code: 'needs', text: needsInWords(movement.needs) });
+  const missing = missingOf(movement.needs, (atom, count) => countOfAtom(place.kit, atom) >= count);
+  if (missing.kind !== 'none') found.push({ code: 'needs', text: needsInWords(missing) });
   for (const tag of athlete.avoid) if (violates(movement, tag, heightCm)) found.push({ code: 'avoid', tag });
   const needM = headroomNeeded(movement, athlete, place, loadChosen?.implement ?? null, heightCm);
   if (needM !== null && place.ceilingM < needM) found.push({ code: 'ceiling', needM, haveM: place.ceilingM });

@@ -163,7 +163,7 @@ export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement
     skill: spec.skill ?? 0,
     mustBeTold: spec.mustBeTold ?? false,
     adjusts: spec.adjusts ?? null,
-    heightOf: spec.heightOf ?? (spec.family === 'box' || spec.family === 'step' ? 'box' : null),
+    heightOf: spec.heightOf !== undefined ? spec.heightOf : spec.family === 'box' || spec.family === 'step' ? 'box' : null,
     style: styleOf(id, spec),
     gentle: spec.gentle ?? false,
     mostInAll: spec.mostInAll ?? null,

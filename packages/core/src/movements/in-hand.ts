@@ -6,12 +6,12 @@ import { isMovementId, movementOf } from './catalogue';
 import type { Implement, MovementId } from './movement';
 import { findMovement } from './names';
 
-const implementWord = /\b(?:dumbbell|kettlebell|barbell|backpack|sandbag|bag|can|plate|band)\b/;
+const implementWord = /\b(?:dumbbell|kettlebell|barbell|backpack|sandbag|bag|ball|can|plate|band)\b/;
 /** said without a word of its own where the movement is usually done with it */
 const bare: ReadonlySet<Implement> = new Set(['barbell', 'dumbbell', 'kettlebell', 'vest', 'stick', 'band']);
 
 const wordIn = (id: MovementId): string | null => implementWord.exec(movementOf(id).name.toLowerCase())?.[0] ?? null;
-const isSaid = (word: string, implement: Implement): boolean => word === implement || (word === 'bag' && implement === 'sandbag');
+const isSaid = (word: string, implement: Implement): boolean => word === implement || ((word === 'bag' || word === 'ball') && implement === 'sandbag');
 
 /** The implement to be said with a movement; null where its own name says it already, or the trade says none. */
 export function implementToSay(id: MovementId, implement: Implement): Implement | null {

@@ -2,6 +2,7 @@
  * From whiteboard spelling to a movement id. Case, plural, hyphens and the trade's short forms do not matter:
  * both the aliases and the words asked for go through the same folding, so they meet.
  */
+import { remembered } from '../units/remembered';
 import { distance } from 'fastest-levenshtein';
 import { own } from '../text/own';
 import { movements } from './catalogue';
@@ -49,7 +50,7 @@ function singular(word: string): string {
 }
 
 /** `DB Thrusters` → `dumbbell thruster`. */
-export function foldName(text: string): string {
+export const foldName = remembered((text: string): string => {
   const words = text
     .toLowerCase()
     .replace(/[’']/g, '')
@@ -62,11 +63,13 @@ export function foldName(text: string): string {
     .split(/\s+/)
     .flatMap((word) => (own(shortForms, word) ?? (word.endsWith('s') ? own(shortForms, word.slice(0, -1)) : undefined) ?? word).split(' '));
   return words.map((word) => (word === 'unders' ? 'under' : singular(word))).join(' ');
-}
+});
 
 const spellings = new Map<string, MovementId>();
 for (const each of movements) for (const name of [each.id, each.name]) spellings.set(foldName(name), each.id);
 for (const each of movements) for (const name of each.aliases) if (!spellings.has(foldName(name))) spellings.set(foldName(name), each.id);
+
+const spelled = [...spellings].map(([spelling, id]) => ({ spelling, id, words: spelling.split(' ') }));
 
 /** A barbell is bare in this trade (`thruster`), and a few words only say what is the rule anyway. */
 const droppable = [/^barbell /, /^alternating /, / \(.*\)$/, /^bodyweight /, /^dumbbell (?=burpee)/, /^(?:russian|two dumbbell) /];
@@ -100,8 +103,7 @@ export function nearMovements(text: string, most = 3): MovementId[] {
   const words = folded.split(' ');
   const slips = Math.max(1, Math.floor(folded.length / 4));
   const scored = new Map<MovementId, number>();
-  for (const [spelling, id] of spellings) {
-    const others = spelling.split(' ');
+  for (const { spelling, id, words: others } of spelled) {
     const shared = words.filter((word) => others.includes(word)).length;
     const alike = shared >= 1 && 2 * shared > Math.max(words.length, others.length);
     if (!alike && Math.abs(spelling.length - folded.length) > slips) continue;
@@ -118,8 +120,8 @@ export function nearMovements(text: string, most = 3): MovementId[] {
 export function nearestMovements(text: string, most = 3): MovementId[] {
   const folded = foldName(text);
   const scored = new Map<MovementId, number>();
-  for (const [spelling, id] of spellings) {
-    const shared = folded.split(' ').filter((word) => spelling.split(' ').includes(word)).length;
+  for (const { spelling, id, words } of spelled) {
+    const shared = folded.split(' ').filter((word) => words.includes(word)).length;
     const score = distance(folded, spelling) - 2.5 * shared;
     scored.set(id, Math.min(scored.get(id) ?? Infinity, score));
   }

@@ -79,6 +79,14 @@ export function parseNeeds(text: string): Needs {
   return at === tokens.length ? parsed : fail();
 }
 
+/** What a kit does not meet of the needs: of several things wanted together, those that are missing. */
+export function missingOf(needs: Needs, has: (atom: NeedAtom, count: number) => boolean): Needs {
+  if (meetsNeeds(needs, has)) return { kind: 'none' };
+  if (needs.kind !== 'all') return needs;
+  const of = needs.of.map((each) => missingOf(each, has)).filter(({ kind }) => kind !== 'none');
+  return of.length === 1 ? of[0]! : { kind: 'all', of };
+}
+
 /** Whether a kit, asked by `has(atom, count)`, meets the needs. */
 export function meetsNeeds(needs: Needs, has: (atom: NeedAtom, count: number) => boolean): boolean {
   switch (needs.kind) {

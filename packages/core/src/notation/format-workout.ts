@@ -1,4 +1,5 @@
 /** Workout → canonical text. Formatting the text again changes nothing, and parsing it gives the same model. */
+import { remembered } from '../units/remembered';
 import { isMovementId, movementOf } from '../movements/catalogue';
 import { nameInHand } from '../movements/in-hand';
 import { findMovement, unknownId } from '../movements/names';
@@ -144,10 +145,10 @@ function readsBack(text: string, check: (slot: Slot) => boolean): boolean {
   return items.length === 1 && slot?.kind === 'slot' && slot.alternatives.length === 0 && check(slot);
 }
 /** A note stands behind a comma where it is read as a note again, otherwise in quotes. */
-function noteText(note: string): string {
+const noteText = remembered((note: string): string => {
   const plain = readsBack(`1 burpee, ${note} @ 60 kg`, (slot) => slot.note === note && slot.load !== null);
   return plain ? `, ${note}` : ` "${note.replaceAll('"', "'")}"`;
-}
+});
 
 function tailOf(slot: Slot, withLoad: boolean): string {
   const notes = [

@@ -154,11 +154,17 @@ function lookUp(name: string, kinds: readonly string[]): Found | null {
   return lookUpShorter(name) ?? lookUpImplement(name);
 }
 
+/** prepositions that join two movements to another one */
+const joining = new Set(['and', 'to', 'into', 'plus']);
+const beginsMovement = (words: readonly string[]): boolean => words.some((_, at) => findMovement(words.slice(0, at + 1).join(' ')) !== null);
+
 function lookUpShorter(name: string): Found | null {
   const words = name.split(/\s+/);
   for (let keep = words.length - 1; keep >= 1; keep--) {
     const next = words[keep]!.toLowerCase().replace(/[^\p{L}]/gu, '');
     if (!prepositions.has(next)) continue;
+    // `plank to push-up`: two movements in one are neither of them, and no note
+    if (joining.has(next) && beginsMovement(words.slice(keep + 1))) return null;
     const head = words.slice(0, keep).join(' ');
     const tail = words.slice(keep).join(' ');
     const turned = findMovement(`${next} ${head}`);

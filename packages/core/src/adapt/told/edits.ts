@@ -97,7 +97,7 @@ function slotEdits(planned: PlannedPart, at: number, context: AdaptContext): Ver
 function swapText(option: Option, slot: Slot, { athlete }: AdaptContext): string {
   const same = slot.count.kind === 'rung' || slot.count.kind === 'max' || sameCount(option, slot, athlete.category);
   const [now, then] = [nameOf(option), wordsOf(slot.movement)];
-  return same ? `${now} for ${then}` : `${countText(option)} ${now} for ${countText(slot)} ${then}`;
+  return same ? `${now} for ${then}` : `${countText(option, athlete.category)} ${now} for ${countText(slot, athlete.category)} ${then}`;
 }
 
 function loadEdit(planned: PlannedPart, at: number, context: AdaptContext, score: (change: Option) => number): VersionEdit[] {
@@ -132,7 +132,7 @@ function countEdit(planned: PlannedPart, at: number, context: AdaptContext, scor
     {
       kind: 'count',
       slot: at,
-      text: `${countText(option)} ${wordsOf(option.movement)} for ${countText(slot)}`,
+      text: `${countText(option, category)} ${wordsOf(option.movement)} for ${countText(slot, category)}`,
       without: back ? score(back) : null,
       undo: written === null ? null : { slot: planned.from[at]!, reps: written },
     },

@@ -67,23 +67,27 @@ function loadClause({ question: { slot }, option, context, beyond }: Told): stri
 
 /** Why a count of the written movement was moved. */
 function countClause({ question: { slot }, option, context, wall, beyond }: Told): string | null {
+  const { category } = context.athlete;
   const source = writtenWith(option, slot);
-  if (!source || sameCount(option, source, context.athlete.category)) return null;
-  const written = countText({ count: source.count, unit: source.unit, perSide: source.perSide });
+  if (!source || sameCount(option, source, category)) return null;
+  const written = countText(source, category);
   const why = wall
     ? 'the written count would end in singles'
     : beyond > 0
       ? 'the written count would take too long'
       : beyond < 0
         ? 'the written count would be over too soon'
-        : 'as the route gives it';
-  return `${countText(option)} for ${written}: ${why}`;
+        : source.movement === 'run'
+          ? 'as the route gives it'
+          : 'less with the rest of the piece';
+  return `${countText(option, category)} for ${written}: ${why}`;
 }
 
 /** One sentence, true of the version beside it: "as written" only where movement, count and load are. */
 export function reasonOf(told: Told): string {
   const { question, option, context, wall } = told;
   const { slot } = question;
+  const { category } = context.athlete;
   const [load, count] = [loadClause(told), countClause(told)];
   if (option.movement === slot.movement) {
     const held = option.load && implementToSay(option.movement, option.load.implement);
@@ -92,9 +96,9 @@ export function reasonOf(told: Told): string {
     return `${capital([count, load].filter(Boolean).join('; '))}.`;
   }
   const at = option.load ? `${nameOf(option)} with ${massOf(option, context)}` : nameOf(option);
-  const counted = sameCount(option, slot, context.athlete.category)
+  const counted = sameCount(option, slot, category)
     ? `${at}, same count`
-    : `${countText(option)} ${at}${slot.count.kind === 'rung' ? '' : ` for ${countText(slot)}`}`;
+    : `${countText(option, category)} ${at}${slot.count.kind === 'rung' ? '' : ` for ${countText(slot, category)}`}`;
   const cost = givesUpOf(told)[0];
   return `${whyLeft(question, option, context, wall)}: ${counted}.${cost ? ` ${capital(cost)}.` : ''}`;
 }

@@ -89,7 +89,7 @@ function runnerUpOf({ space }: PartPlan, index: number, { movement }: Option, ru
   // where the coach chooses between the easier push-ups each time, the other one is what is offered
   const toChoose = rules.easierPushUp === 'coach' && isEasierPushUp(movement);
   const next = (toChoose ? others.find((each) => isEasierPushUp(each.movement)) : undefined) ?? others[0];
-  return next ? { movement: next.movement, count: countText(next) } : null;
+  return next ? { movement: next.movement, count: countText(next, space.context.athlete.category) } : null;
 }
 
 /** The slot as the coach wrote it. */

@@ -27,7 +27,7 @@ const avoided: Readonly<Record<AvoidName, string>> = {
 
 /** What is missing, as one would say it: the implement the movement is named for, a pair of them, or what else it needs. */
 function kitWords({ load, needs }: Movement, text: string): string {
-  if (!load || load.optional || needs.kind === 'all') return text.replace(/\b(?:a|an) /g, '');
+  if (!load || load.optional || needs.kind === 'all') return text.replace(/\b(?:a|an) /g, '').replace(/[()]/g, '');
   const [implement] = load.implements;
   return load.count === 2 ? `pair of ${implement}s` : implement!;
 }

@@ -1,5 +1,6 @@
 /** Words for patterns and muscles, and a count as a coach says it. */
 import type { Muscle, Pattern } from '../../movements/movement';
+import type { Category } from '../../workout/workout';
 import type { Option } from '../slot/option';
 
 export const patternWords: Readonly<Record<Pattern, string>> = {
@@ -36,12 +37,13 @@ export const muscleWords: Readonly<Record<Muscle, string>> = {
   calves: 'calves',
 };
 
-export function countText({ count, unit, perSide }: Pick<Option, 'count' | 'unit' | 'perSide'>): string {
+/** @param category the column that is told: the coach may have written two */
+export function countText({ count, unit, perSide }: Pick<Option, 'count' | 'unit' | 'perSide'>, category: Category): string {
   const of = unit === 'reps' ? '' : ` ${unit}`;
   const side = perSide ? ' each side' : '';
   switch (count.kind) {
     case 'fixed':
-      return `${count.men}${of}${side}`;
+      return `${count[category]}${of}${side}`;
     case 'ladder':
       return `${count.rungs.join('-')}${of}${side}`;
     case 'growing':

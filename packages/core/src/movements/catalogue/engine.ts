@@ -347,8 +347,10 @@ export const engines = [
   movement('bear-crawl', crawling, { easier: ['shoulder-tap', 'plank'], harder: [] }),
   movement('crab-walk', crawling, { noReps: ['Hips touch'], aliases: ['crab crawl'], muscles: { arms: 1, posterior: 0.7, shoulders: 0.8, trunk: 0.5 }, easier: ['hip-thrust'], harder: [], standards: ['Hips off the floor'] }),
   movement('wall-ball-squat', jumping, {
-    aliases: ['wall ball', 'ball to target'],
-    name: 'Squat and throw to target',
+    aliases: ['squat and throw to target', 'ball to target'],
+    name: 'Wall ball',
+    // its height is the target's, as written
+    heightOf: null,
     needs: 'wall',
     load: held('goblet', 1, 'sandbag'),
     patterns: { squat: 0.6, verticalPush: 0.4 },
