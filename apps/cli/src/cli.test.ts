@@ -4,13 +4,26 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import { adaptSchema, clockSchema, compareSchema, fileSchemas, loadsSchema, parseSchema, predictSchema } from '@gambito/contract';
+import { run } from './run';
 
 const root = process.cwd();
 const samples = join(root, 'packages/core/test/samples');
 const names = ['breakwater', 'two-tides', 'lantern-room', 'bilge-pump', 'long-stairs', 'cargo', 'harbour-wall', 'night-watch', 'spare-parts'];
-const gambito = (args: string[], input?: string) => {
-  const run = spawnSync(process.execPath, [join(root, 'apps/cli/dist/gambito.mjs'), ...args], { encoding: 'utf8', ...(input === undefined ? {} : { input }) });
-  return { code: run.status, out: run.stdout, err: run.stderr };
+interface Answer {
+  readonly code: number | null;
+  readonly out: string;
+  readonly err: string;
+}
+/** What is shipped, in a process of its own. */
+const shipped = (args: string[], input?: string): Answer => {
+  const ran = spawnSync(process.execPath, [join(root, 'apps/cli/dist/gambito.mjs'), ...args], { encoding: 'utf8', ...(input === undefined ? {} : { input }) });
+  return { code: ran.status, out: ran.stdout, err: ran.stderr };
+};
+/** The same, here: a process of its own takes half a second to start. */
+const gambito = (args: string[], input = ''): Answer => {
+  const [out, err]: [string[], string[]] = [[], []];
+  const code = run(args, { input: () => input, out: (text) => void out.push(text), err: (text) => void err.push(text) });
+  return { code, out: out.join(''), err: err.join('') };
 };
 const directory = mkdtempSync(join(tmpdir(), 'gambito-cli-'));
 const athlete = join(directory, 'keeper.yaml');
@@ -18,6 +31,21 @@ writeFileSync(
   athlete,
   'name: Keeper\ncategory: women\nbody_mass: 64 kg\nstature: 168 cm\nlevel: trained\nmaxes: { deadlift: 110 kg }\nplace:\n  floor: 3 x 2 m\n  ceiling: 2.25 m\n  noise: quiet\n  kit:\n    - dumbbell 10 kg x 2\n    - barbell 15 kg, plates 2x10 2x5 kg\n    - pull-up bar\n    - table 75 cm, chair 45 cm x 2, wall\n',
 );
+
+describe('what is shipped', () => {
+  test.each([
+    [['adapt', join(samples, 'cargo.txt'), '--athlete', athlete, '--json']],
+    [['compare', '--json']],
+    [['parse', '/nowhere.txt', '--json']],
+    [['parse', '--nope', '--json']],
+    [['schema', 'athlete']],
+  ])('answers %j as its source does', (args) => {
+    expect(shipped(args)).toEqual(gambito(args));
+  });
+  test('reads standard input', () => {
+    expect(shipped(['format', '-'], 'amrap 9min\n10 thruster')).toEqual({ code: 0, out: 'AMRAP 9:00\n10 thruster\n', err: expect.any(String) });
+  });
+});
 
 describe('gambito', () => {
   test.each(names)('runs parse, adapt, predict and clock on %s, in the contract’s shapes', (name) => {
@@ -28,9 +56,9 @@ describe('gambito', () => {
       [predictSchema, ['predict', file, '--athlete', athlete]],
       [clockSchema, ['clock', file]],
     ] as const) {
-      const run = gambito([...args, '--json']);
-      expect([args[0], run.code, run.err.includes('Error')]).toEqual([args[0], 0, false]);
-      expect(() => schema.parse(JSON.parse(run.out))).not.toThrow();
+      const answer = gambito([...args, '--json']);
+      expect([args[0], answer.code, answer.err.includes('Error')]).toEqual([args[0], 0, false]);
+      expect(() => schema.parse(JSON.parse(answer.out))).not.toThrow();
     }
   });
   test('format is stable, also from standard input', () => {
@@ -56,8 +84,8 @@ describe('gambito', () => {
     expect(long.out).toMatch(/decides the score/);
   });
   test('a date that is no ISO 8601 date is refused with what was expected', () => {
-    const run = gambito(['loads', athlete, '--date', '25.11.2026']);
-    expect([run.code, /YYYY-MM-DD/.test(run.err)]).toEqual([2, true]);
+    const answer = gambito(['loads', athlete, '--date', '25.11.2026']);
+    expect([answer.code, /YYYY-MM-DD/.test(answer.err)]).toEqual([2, true]);
   });
   test('loads lists what the kit makes, with plates a side', () => {
     const { loads } = loadsSchema.parse(JSON.parse(gambito(['loads', athlete, '--json']).out));
@@ -93,14 +121,14 @@ describe('gambito', () => {
     [['fly'], /no command/],
     [['predict', join(samples, 'breakwater.txt'), '--athlete', athlete, '--date', 'today'], /YYYY-MM-DD/],
   ])('%j is refused with exit 2 and says what was expected', (args, message) => {
-    const run = gambito(args);
-    expect(run.code).toBe(2);
-    expect(run.err).toMatch(message);
+    const answer = gambito(args);
+    expect(answer.code).toBe(2);
+    expect(answer.err).toMatch(message);
   });
   test('movements nobody knows are told, and block nothing', () => {
-    const run = gambito(['parse', '-', '--json'], 'AMRAP 10:00\n5 thursters\n5 burpies\n');
-    expect(run.code).toBe(0);
-    const codes = JSON.parse(run.out).diagnostics.map((each: { level: string; code: string }) => `${each.level} ${each.code}`);
+    const answer = gambito(['parse', '-', '--json'], 'AMRAP 10:00\n5 thursters\n5 burpies\n');
+    expect(answer.code).toBe(0);
+    const codes = JSON.parse(answer.out).diagnostics.map((each: { level: string; code: string }) => `${each.level} ${each.code}`);
     expect(codes).toEqual(['warning unknown_movement', 'warning unknown_movement']);
   });
   test.each([
@@ -110,9 +138,9 @@ describe('gambito', () => {
       'more than 6 deep',
     ],
   ])('what cannot be computed with is refused with its sentence: %j', (text, sentence) => {
-    const run = gambito(['format', '-'], text);
-    expect(run.code).toBe(2);
-    expect(run.err).toContain(sentence);
+    const answer = gambito(['format', '-'], text);
+    expect(answer.code).toBe(2);
+    expect(answer.err).toContain(sentence);
   });
   test('an athlete file that unfolds to a huge one is answered, not a stack trace', () => {
     const bomb = [
@@ -121,10 +149,10 @@ describe('gambito', () => {
     ].join('\n');
     const file = join(directory, 'bomb.yaml');
     writeFileSync(file, bomb);
-    const run = gambito(['loads', file]);
-    expect(run.code).toBe(2);
-    expect(run.err).toMatch(/cannot be unfolded/);
-    expect(run.err).not.toMatch(/\n\s+at /);
+    const answer = gambito(['loads', file]);
+    expect(answer.code).toBe(2);
+    expect(answer.err).toMatch(/cannot be unfolded/);
+    expect(answer.err).not.toMatch(/\n\s+at /);
   });
   test('a word that is not in the avoid-list is refused with the list, and loads without a unit follow the rules file', () => {
     const file = join(directory, 'avoids.yaml');
@@ -141,9 +169,9 @@ describe('gambito', () => {
     writeFileSync(join(people, 'keeper.yaml'), 'name: Keeper\nlevel: trained\n');
     const results = join(directory, 'twice.csv');
     writeFileSync(results, 'athlete,version,score\nKeeper,original,7+3\nKeeper,original,2+99\n');
-    const run = gambito(['compare', workout, '--results', results, '--people', people]);
-    expect(run.code).toBe(2);
-    expect(run.err).toMatch(/Keeper stands twice, first on line 2/);
-    expect(run.err).toMatch(/a round has 10 reps here/);
+    const answer = gambito(['compare', workout, '--results', results, '--people', people]);
+    expect(answer.code).toBe(2);
+    expect(answer.err).toMatch(/Keeper stands twice, first on line 2/);
+    expect(answer.err).toMatch(/a round has 10 reps here/);
   });
 });
