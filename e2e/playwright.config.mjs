@@ -11,7 +11,18 @@ export default defineConfig({
   use: {
     baseURL: process.env.GAMBITO_URL,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: '/usr/bin/chromium' },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--disable-gpu',
+        '--no-sandbox',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
     serviceWorkers: 'block',
     trace: 'off',
   },

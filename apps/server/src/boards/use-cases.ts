@@ -40,7 +40,7 @@ async function readScores(services: Services, workoutId: number): Promise<BoardS
   const unread = scores.filter(({ read }) => read === null).slice(0, mostAwaited);
   if (unread.length === 0) return scores;
   const reading = Promise.all(unread.map(({ scoreId }) => readScore(services, scoreId)));
-  await Promise.race([reading, new Promise((resolve) => setTimeout(resolve, services.boardWait))]);
+  await Promise.race([reading, new Promise((resolve) => setTimeout(resolve, services.boardWait).unref())]);
   return services.readings.board(workoutId);
 }
 

@@ -86,10 +86,10 @@ function throwDice(): Dice {
   return { normal, chance: seededRandom(7), talents: lanternPeople.map(() => Math.exp(0.06 * normal())) };
 }
 
-async function makeHistory(today: string, say: (text: string) => void): Promise<SeededWorkout[]> {
+async function makeHistory(today: string, workouts: typeof lanternWorkouts, say: (text: string) => void): Promise<SeededWorkout[]> {
   const dice = throwDice();
   const history: SeededWorkout[] = [];
-  for (const { daysAgo, text } of lanternWorkouts) {
+  for (const { daysAgo, text } of workouts) {
     const title = parseWorkout(text).workout.title ?? 'Untitled';
     if (daysAgo > 0) say(`  ${title}`);
     const day = new Date(Date.parse(`${today}T12:00:00Z`) - daysAgo * dayMs);
@@ -120,17 +120,17 @@ async function writeScores(
   }
 }
 
-/** All of it or nothing: a start that is killed leaves an empty desk, and the next one begins again. */
-export async function seedDemo(database: Database, now: Date, say: (text: string) => void): Promise<void> {
+/** All of it or nothing: a start that is killed leaves an empty desk, and the next one begins again. @param workouts those of the Lanterns, or fewer */
+export async function seedDemo(database: Database, now: Date, say: (text: string) => void, workouts = lanternWorkouts): Promise<void> {
   await alone(database, 'demo', 300, async () => {
-    if ((await database.models.coaches.count()) === 0) await seed(database, now, say);
+    if ((await database.models.coaches.count()) === 0) await seed(database, now, workouts, say);
   });
 }
 
-async function seed(database: Database, now: Date, say: (text: string) => void): Promise<void> {
+async function seed(database: Database, now: Date, workouts: typeof lanternWorkouts, say: (text: string) => void): Promise<void> {
   const { models, transact } = database;
   say('Loading the demo: the Lanterns …');
-  const history = await makeHistory(todayIn(demoZone, now), say);
+  const history = await makeHistory(todayIn(demoZone, now), workouts, say);
   // nobody signs in to the demo with a password: the start page opens it
   const passwordHash = await hash(randomBytes(24).toString('base64'));
   const coach = { email: demoEmail, name: 'Maruvel', passwordHash, timeZone: demoZone, units: 'kg', rules: { ...defaultRules }, founder: 1 };
