@@ -96,12 +96,14 @@ await orRefuse(async () => {
       'gambito_e2e',
     ])
       database.create(name);
-    await together([
+    const statics = together([
       ['types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']],
       ['lint', bin('eslint'), ['.']],
       ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-      ['build', process.execPath, ['tools/build.mjs']],
     ]);
+    await together([['build', process.execPath, ['tools/build.mjs']]]);
+    // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
+    const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
     const port = await freePort();
     server = spawn(process.execPath, ['--enable-source-maps', 'apps/server/dist/server.mjs'], {
       cwd: root,
@@ -116,13 +118,13 @@ await orRefuse(async () => {
     });
     const url = `http://127.0.0.1:${port}`;
     await answers(`${url}/api/health`, () => server.exitCode === null);
-    // the browser waits most of its time: it runs beside the others, on a database of its own; so does, when the unit tests are done, a sample of
-    // `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed
+    await Promise.all([statics, fire]);
+    // the browser runs beside the others, on a database of its own
     await Promise.all([
       check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
         NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
         ...database.environment('gambito_jest'),
-      }).then(() => together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]])),
+      }),
       check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url }),
     ]);
     count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);

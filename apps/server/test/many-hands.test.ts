@@ -1,8 +1,10 @@
 /** Several windows, several coaches, namesakes, sessions that end, jobs that stop: what one person alone at one desk never sees. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Brief } from '@gambito/contract';
 import { migrate } from '../src/migrations';
 import { readConfig } from '../src/platform/config';
 import { todayIn } from '../src/platform/days';
+import { sendStore } from '../src/sends/store';
 import { addAthlete, addWorkout, openInstance, squall as text, type Desk, type Instance, type Method } from './instance';
 
 let instance: Instance;
@@ -111,6 +113,17 @@ describe('several windows at once', () => {
     expect(board.map((each: { score: string }) => each.score)).toEqual(['9+4']);
   });
 });
+
+test('a class is sent to all at once, at a workout nobody was sent yet: nobody stands in another’s way', async () => {
+  const workout = await addWorkout(maruvel);
+  const people: number[] = [];
+  for (let at = 0; at < 60; at++) people.push(await addAthlete(maruvel, `Ferry ${at}`));
+  const sends = sendStore(instance.database);
+  const brief = { title: null, parts: [] } as unknown as Brief;
+  const made = { versionText: text, brief };
+  await Promise.all(people.map((athleteId) => sends.send({ workoutId: workout, athleteId, originalText: text, made }, instance.clock.now)));
+  expect((await sends.list(workout, text)).map(({ athleteId }) => athleteId).sort()).toEqual([...people].sort());
+}, 60_000);
 
 test('namesakes keep their own rows: what is deleted is the score that was pointed at', async () => {
   const id = await addWorkout(maruvel);

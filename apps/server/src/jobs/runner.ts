@@ -3,7 +3,7 @@ import { makeVersion } from '../sends/use-cases';
 import { Problem } from '../platform/errors';
 import { thisServer } from '../platform/leases';
 import type { Services } from '../platform/services';
-import { isAway } from '../platform/trouble';
+import { isAway, isConflict } from '../platform/trouble';
 import type { JobItem } from './store';
 
 async function doItem(services: Services, item: JobItem): Promise<void> {
@@ -24,6 +24,8 @@ export async function runJobs(services: Services, most: number): Promise<number>
       doItem(services, item).catch(async (error: unknown) => {
         // a database that is away ends no job: the lease runs out and somebody goes on
         if (isAway(error) || (error instanceof Problem && error.code === 'busy')) return;
+        // somebody was in the way, three times: its turn comes again
+        if (isConflict(error)) return services.jobs.release(item);
         await services.jobs.fail(item, error instanceof Problem ? (error.detail ?? error.message) : 'the version could not be computed');
       }),
     ),

@@ -1,6 +1,6 @@
 /** Long work as rows: an item an athlete, leased by the server that does it, so that any other goes on when that one dies. */
 import { QueryTypes, type Transaction } from 'sequelize';
-import type { Database } from '../platform/database';
+import { orAgain, type Database } from '../platform/database';
 
 export interface JobProgress {
   readonly id: number;
@@ -30,6 +30,8 @@ export interface JobStore {
   lease(owner: string, most: number): Promise<JobItem[]>;
   /** Done, together with what it wrote; whoever's lease ran out writes nothing. */
   finish(item: JobItem, owner: string, write: (transaction: Transaction) => Promise<void>): Promise<void>;
+  /** Whoever is free does it. */
+  release(item: JobItem): Promise<void>;
   fail(item: JobItem, message: string): Promise<void>;
   sweep(before: Date): Promise<void>;
 }
@@ -119,11 +121,16 @@ export function jobStore(database: Database): JobStore {
       });
     },
     finish: ({ jobId, athleteId }, owner, alsoWrite) =>
-      transact(async (transaction) => {
-        const own = { jobId, athleteId, state: 'waiting', leasedBy: owner };
-        const [changed] = await models.jobItems.update({ state: 'done', leasedUntil: null }, { where: own, transaction });
-        if (changed > 0) await alsoWrite(transaction);
-      }),
+      orAgain(() =>
+        transact(async (transaction) => {
+          const own = { jobId, athleteId, state: 'waiting', leasedBy: owner };
+          const [changed] = await models.jobItems.update({ state: 'done', leasedUntil: null }, { where: own, transaction });
+          if (changed > 0) await alsoWrite(transaction);
+        }),
+      ),
+    release: async ({ jobId, athleteId }) => {
+      await write(() => models.jobItems.update({ leasedUntil: null }, { where: { jobId, athleteId, state: 'waiting' } }));
+    },
     fail: async ({ jobId, athleteId }, message) => {
       await write(() => models.jobItems.update({ state: 'failed', message: message.slice(0, 500) }, { where: { jobId, athleteId, state: 'waiting' } }));
     },

@@ -1,6 +1,6 @@
 /** Sequelize on MariaDB, with the settings that keep numbers numbers; over several hosts where there are several, always on one that answers. */
 import mariadb from 'mariadb';
-import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
+import { QueryTypes, Sequelize, Transaction } from 'sequelize';
 import type { Config, Host } from './config';
 import { defineModels, type Models } from './models';
 import { isAway, isDuplicate, persistently } from './trouble';
@@ -37,6 +37,8 @@ function sequelizeFor(config: Config['database'], hosts: ReturnType<typeof rotat
     port: hosts.current().port,
     logging: false,
     timezone: '+00:00',
+    // unique keys decide; a gap that is locked for a row that is not there yet would stand in everybody's way
+    isolationLevel: Transaction.ISOLATION_LEVELS.READ_COMMITTED,
     pool: { max: config.connections, min: 0, idle: 10_000, acquire: 5_000 },
     define: { underscored: true, freezeTableName: true, charset: 'utf8mb4' },
     dialectOptions: {
