@@ -51,6 +51,28 @@ describe('lists come in pages', () => {
     expect((await desk('GET', `/athletes?after=${foreign}`)).json.athletes[0].id).toBe(mine);
     expect((await desk('GET', '/athletes?after=lamp')).status).toBe(400);
   });
+  test('workouts are listed without their texts, found by words in them, by their days, or as those without one', async () => {
+    const { desk: own } = await instance.newCoach('shelf@lanterns.example');
+    for (const [text, day] of [
+      ['# Fog Bell\n\nAMRAP 8:00\n  10 goblet squat @ 16 kg', '2026-11-20'],
+      ['# Half Tide\nfor time, cap 9:00\n50 % of a class_A', '2026-11-28'],
+      ['# Quay\nAMRAP 8:00\n10 burpee', null],
+    ] as const)
+      await own('POST', '/workouts', { text, day });
+    const titles = async (query: string): Promise<string[]> =>
+      (await own('GET', `/workouts?${query}`)).json.workouts.map(({ title }: { title: string }) => title);
+    const [, first] = (await own('GET', '/workouts')).json.workouts;
+    expect(first).toEqual({ id: expect.any(Number), title: 'Fog Bell', day: '2026-11-20', revision: 1, preview: 'AMRAP 8:00 · 10 goblet squat @ 16 kg' });
+    expect(await titles('')).toEqual(['Half Tide', 'Fog Bell', 'Quay']);
+    expect(await titles('search=GOBLET%20%2016')).toEqual(['Fog Bell']);
+    expect(await titles('search=%25%20of')).toEqual(['Half Tide']);
+    expect(await titles('search=class_a')).toEqual(['Half Tide']);
+    expect(await titles('search=classXA')).toEqual([]);
+    expect(await titles('from=2026-11-21')).toEqual(['Half Tide']);
+    expect(await titles('to=2026-11-27')).toEqual(['Fog Bell']);
+    expect(await titles('undated=true')).toEqual(['Quay']);
+    expect((await own('GET', '/workouts?from=soon')).status).toBe(400);
+  });
   test('a roster comes without past results, which are texts', async () => {
     const [workout, athlete] = [await addWorkout(desk), await addAthlete(desk, 'Thessin')];
     await desk('POST', `/workouts/${workout}/scores`, { athleteId: athlete, score: '9+4' });

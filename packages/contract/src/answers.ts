@@ -34,6 +34,9 @@ export const storedWorkoutSchema = z.object({
   updatedAt: z.string(),
 });
 export type StoredWorkout = z.infer<typeof storedWorkoutSchema>;
+/** A workout in a list: what it begins with, not its text. */
+export const listedWorkoutSchema = storedWorkoutSchema.pick({ id: true, title: true, day: true, revision: true }).extend({ preview: z.string() });
+export type ListedWorkout = z.infer<typeof listedWorkoutSchema>;
 
 export const lockSchema = z.object({
   part: z.number().int().min(0),

@@ -1,4 +1,4 @@
-import { lockSchema, storedLocksSchema, storedWorkoutSchema } from '@gambito/contract';
+import { listedWorkoutSchema, lockSchema, storedLocksSchema, storedWorkoutSchema } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
@@ -9,21 +9,27 @@ import { typed } from '../platform/typed';
 import { createWorkout, duplicateWorkout, saveLocks, saveWorkout } from './use-cases';
 
 const text = z.string().max(20_000, 'expected at most 20 000 characters');
-const day = z.iso
+const date = z.iso
   .date('expected a date such as 2026-11-25')
-  .refine((date) => date >= '1900-01-01' && date < '9000-01-01', 'expected a year from 1900 to 8999')
-  .nullable();
+  .refine((value) => value >= '1900-01-01' && value < '9000-01-01', 'expected a year from 1900 to 8999');
+const day = date.nullable();
 
 export function workoutRoutes(plain: FastifyInstance, services: Services): void {
   coachScope(plain, services);
   const app = typed(plain);
   const { workouts, now } = services;
-  const list = z.object({ workouts: z.array(storedWorkoutSchema), next: idValue.nullable() });
+  const asked = pageQuery.extend({
+    search: z.string().max(200, 'expected at most 200 characters').optional(),
+    from: date.optional(),
+    to: date.optional(),
+    undated: z.stringbool('expected true or false').optional(),
+  });
+  const list = z.object({ workouts: z.array(listedWorkoutSchema), next: idValue.nullable() });
   app.get(
     '/workouts',
-    { schema: { summary: 'Workouts, newest day first, a page at a time', querystring: pageQuery, response: { 200: list } } },
+    { schema: { summary: 'Workouts without their texts, newest day first, a page at a time', querystring: asked, response: { 200: list } } },
     async (request) => {
-      const page = await workouts.page(coachIn(request).id, request.query.after ?? null, pageSize);
+      const page = await workouts.page(coachIn(request).id, request.query, pageSize);
       return { workouts: page, next: page.length < pageSize ? null : page.at(-1)!.id };
     },
   );

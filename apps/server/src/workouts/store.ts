@@ -1,7 +1,7 @@
 /** Workouts: the text as typed, its day, and the coach's locks on versions. */
-import type { StoredWorkout } from '@gambito/contract';
+import type { ListedWorkout, StoredWorkout } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
-import { Op } from 'sequelize';
+import { Op, col, fn, type WhereOptions } from 'sequelize';
 import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
@@ -16,9 +16,21 @@ export interface WorkoutChange {
   readonly title?: string;
   readonly day?: string | null;
 }
+/** What a list is asked for; what is left out narrows nothing. */
+export interface WorkoutsAsked {
+  /** the last of the page before */
+  readonly after?: number | undefined;
+  /** words of the text */
+  readonly search?: string | undefined;
+  /** the first and the last day; with either, only what has a day */
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
+  /** only what has no day */
+  readonly undated?: boolean | undefined;
+}
 export interface WorkoutStore {
-  /** Newest day first; `after` is the last of the page before. */
-  page(coachId: number, after: number | null, most: number): Promise<StoredWorkout[]>;
+  /** Newest day first, those without a day last. */
+  page(coachId: number, asked: WorkoutsAsked, most: number): Promise<ListedWorkout[]>;
   /** @throws {Problem} not_found */
   find(coachId: number, id: number): Promise<StoredWorkout>;
   create(coachId: number, workout: { readonly title: string; readonly text: string; readonly day: string | null }): Promise<StoredWorkout>;
@@ -39,8 +51,35 @@ const show = ({ id, title, text, day, revision, updatedAt }: WorkoutRow): Stored
   updatedAt: updatedAt.toISOString(),
 });
 
+/** letters of a text that a list shows of it */
+const previewed = 300;
+
+/** Its lines below the title, one after the other. */
+const previewOf = (head: string): string =>
+  head
+    .replace(/^#.*\n/, '')
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '')
+    .join(' · ');
+
+/** As they stand, in this order, whatever is between them. */
+const likeOf = (search: string): string =>
+  `%${search
+    .replace(/[\\%_]/g, '\\$&')
+    .trim()
+    .split(/\s+/)
+    .join('%')}%`;
+
+const narrowed = ({ search, from, to, undated }: WorkoutsAsked): WhereOptions<WorkoutRow>[] => [
+  ...(search?.trim() ? [{ text: { [Op.like]: likeOf(search) } }] : []),
+  ...(from ? [{ day: { [Op.gte]: from } }] : []),
+  ...(to ? [{ day: { [Op.lte]: to } }] : []),
+  ...(undated ? [{ day: null }] : []),
+];
+
 /** What stands after a row when the newest day is first and those without a day are last. */
-function beyond({ id, day }: Pick<WorkoutRow, 'id' | 'day'>): object {
+function beyond({ id, day }: Pick<WorkoutRow, 'id' | 'day'>): WhereOptions<WorkoutRow> {
   if (day === null) return { day: null, id: { [Op.lt]: id } };
   return { [Op.or]: [{ day: { [Op.lt]: day } }, { day, id: { [Op.lt]: id } }, { day: null }] };
 }
@@ -53,11 +92,13 @@ export function workoutStore(database: Database): WorkoutStore {
     return show(row);
   };
   return {
-    page: async (coachId, after, most) => {
-      const last = after === null ? null : await read(() => models.workouts.findOne({ where: { id: after, coachId }, attributes: ['id', 'day'] }));
+    page: async (coachId, asked, most) => {
+      const { after } = asked;
+      const last = after === undefined ? null : await read(() => models.workouts.findOne({ where: { id: after, coachId }, attributes: ['id', 'day'] }));
       const rows = await read(() =>
         models.workouts.findAll({
-          where: { coachId, deletedAt: null, ...(last ? beyond(last) : {}) },
+          attributes: ['id', 'title', 'day', 'revision', [fn('LEFT', col('text'), previewed), 'text']],
+          where: { coachId, deletedAt: null, [Op.and]: [...narrowed(asked), ...(last ? [beyond(last)] : [])] },
           order: [
             ['day', 'DESC'],
             ['id', 'DESC'],
@@ -65,7 +106,7 @@ export function workoutStore(database: Database): WorkoutStore {
           limit: most,
         }),
       );
-      return rows.map(show);
+      return rows.map(({ id, title, day, revision, text }) => ({ id, title, day, revision, preview: previewOf(text) }));
     },
     find,
     create: (coachId, workout) =>

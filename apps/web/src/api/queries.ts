@@ -1,16 +1,36 @@
 /** What the screens ask of the server, by name. */
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { defaultRules, type HouseRules, type Lock } from '@gambito/core';
 import { toast } from 'sonner';
 import { allPages, api, messageOf } from './client';
-import type { AthletePage, Board, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
+import type { AthletePage, Board, ListedWorkout, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
 
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => api<Me>('/me') });
 /** Names and files, without what was scored before. */
 export const useRoster = () => useQuery({ queryKey: ['athletes', 'roster'], queryFn: () => allPages<StoredAthlete>('/athletes?results=no', 'athletes') });
 /** Everything that versions are made from. */
 export const useAthletes = () => useQuery({ queryKey: ['athletes'], queryFn: () => allPages<StoredAthlete>('/athletes', 'athletes') });
-export const useWorkouts = () => useQuery({ queryKey: ['workouts'], queryFn: () => allPages<StoredWorkout>('/workouts', 'workouts') });
+/** lists of workouts, whatever they were asked for */
+export const workoutLists = ['workouts', 'list'] as const;
+interface WorkoutPage {
+  readonly workouts: ListedWorkout[];
+  readonly next: number | null;
+}
+const workoutPage = (asked: Readonly<Record<string, string>>): Promise<WorkoutPage> => api(`/workouts?${new URLSearchParams(asked).toString()}`);
+/** What has a day from this one on; null while the day is not known. */
+export const useDatedWorkouts = (from: string | null) =>
+  useQuery({ queryKey: [...workoutLists, { from }], queryFn: async () => (await workoutPage({ from: from! })).workouts, enabled: from !== null });
+export const useUndatedWorkouts = () =>
+  useQuery({ queryKey: [...workoutLists, 'undated'], queryFn: async () => (await workoutPage({ undated: 'true' })).workouts });
+/** All of them that have these words, a page at a time. */
+export const useLibrary = (search: string) =>
+  useInfiniteQuery({
+    queryKey: [...workoutLists, { search }],
+    queryFn: ({ pageParam }) => workoutPage({ ...(search ? { search } : {}), ...(pageParam ? { after: String(pageParam) } : {}) }),
+    initialPageParam: null as number | null,
+    getNextPageParam: ({ next }) => next,
+    placeholderData: keepPreviousData,
+  });
 export const useWorkout = (id: number) => useQuery({ queryKey: ['workouts', id], queryFn: () => api<StoredWorkout>(`/workouts/${id}`) });
 export const useLocks = (id: number) =>
   useQuery({ queryKey: ['workouts', id, 'locks'], queryFn: async () => (await api<{ locks: StoredLocks[] }>(`/workouts/${id}/locks`)).locks });

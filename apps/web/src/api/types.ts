@@ -1,7 +1,20 @@
 /** Shapes the server answers with: the contract's, and the locks as core has them. */
 import type { Lock } from '@gambito/core';
 
-export type { AthletePage, Board, BoardEntry, ClockCue, DayEntry, LoggedScore, Me, SendJob, StoredAthlete, StoredSend, StoredWorkout } from '@gambito/contract';
+export type {
+  AthletePage,
+  Board,
+  BoardEntry,
+  ClockCue,
+  DayEntry,
+  ListedWorkout,
+  LoggedScore,
+  Me,
+  SendJob,
+  StoredAthlete,
+  StoredSend,
+  StoredWorkout,
+} from '@gambito/contract';
 
 export interface StoredLocks {
   readonly athleteId: number;

@@ -8,4 +8,6 @@ export function todayIn(timeZone: string | undefined): string {
     return new Date().toISOString().slice(0, 10);
   }
 }
+/** A moment as the day it is. */
+export const dayText = (moment: Date): string => format(moment, 'yyyy-MM-dd');
 export const showDay = (day: string | null): string => (day ? format(parseISO(day), 'EEE d MMM') : 'no day yet');

@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { NavLink, Outlet, useParams } from 'react-router';
 import { api } from '../api/client';
-import { useWorkout } from '../api/queries';
+import { useWorkout, workoutLists } from '../api/queries';
 import type { StoredWorkout } from '../api/types';
 import { Failed, Loading } from '../ui/states';
 import { isUntouched } from '../write/untouched';
@@ -27,7 +27,7 @@ function useNotKept(id: number): void {
       const workout = client.getQueryData<StoredWorkout>(['workouts', id]);
       if (!workout || !isUntouched(workout)) return;
       void api(`/workouts/${id}`, { method: 'DELETE' }).then(
-        () => client.invalidateQueries({ queryKey: ['workouts'], exact: true }),
+        () => client.invalidateQueries({ queryKey: workoutLists }),
         () => undefined,
       );
     };

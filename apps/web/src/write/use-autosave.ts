@@ -5,6 +5,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ApiError, messageOf } from '../api/client';
+import { workoutLists } from '../api/queries';
 import type { StoredWorkout } from '../api/types';
 import { draftKey } from './untouched';
 
@@ -51,7 +52,7 @@ export function useAutosave(workout: StoredWorkout) {
       revision.current = answer.revision;
       saved.current = sending;
       client.setQueryData(['workouts', workout.id], answer);
-      void client.invalidateQueries({ queryKey: ['workouts'], exact: true });
+      void client.invalidateQueries({ queryKey: workoutLists });
       void client.invalidateQueries({ queryKey: ['workouts', workout.id, 'sends'] });
       if (latest.current === sending) {
         localStorage.removeItem(draftKey(workout.id));

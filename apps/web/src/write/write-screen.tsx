@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
-import { useWorkout } from '../api/queries';
+import { useWorkout, workoutLists } from '../api/queries';
 import type { StoredWorkout } from '../api/types';
 import { laneOf } from '../strip/lane';
 import { StripAxis, StripLane } from '../strip/strip';
@@ -46,7 +46,7 @@ function Write({ workout }: { workout: StoredWorkout }) {
         ['workouts', workout.id],
         await api<StoredWorkout>(`/workouts/${workout.id}`, { method: 'PUT', body: { day, revision: current.revision } }),
       );
-      await client.invalidateQueries({ queryKey: ['workouts'], exact: true });
+      await client.invalidateQueries({ queryKey: workoutLists });
     } catch (failure) {
       toast.error(messageOf(failure));
     }
