@@ -30,6 +30,9 @@ export async function fresh(page: Page, text: string): Promise<string> {
   return `/workouts/${((await made.json()) as { id: number }).id}`;
 }
 
+/** The text that stands there is on the server. */
+export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
 /** Sends a workout to one athlete. @returns the address of the athlete's page */
 export async function sendTo(page: Page, address: string, name: string): Promise<string> {
   const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: number; name: string }[] };

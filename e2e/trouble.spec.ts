@@ -1,6 +1,6 @@
 /** What goes wrong on a working day, and how it is put right: two windows, no network, a wrong word, a second thought, a phone in a pocket, paper. */
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, fresh, open, phone, sendTo } from './desk';
+import { accessible, fresh, open, phone, saved, sendTo } from './desk';
 
 const squall = '# Squall\nAMRAP 12:00\n10 burpee\n15 air squat\nintent: 6-9 rounds';
 const editor = (page: Page) => page.getByLabel('Workout text');
@@ -9,7 +9,6 @@ async function type(page: Page, text: string): Promise<void> {
   await page.keyboard.press('Control+A');
   await page.keyboard.insertText(text);
 }
-const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
 test.describe('writing', () => {
   test('two windows on one workout: both texts are shown, and either can be kept', async ({ page }) => {
@@ -200,7 +199,13 @@ test.describe('versions', () => {
     await lanes.first().focus();
     await page.keyboard.press('Enter');
     const names = await lanes.locator('.font-medium').allInnerTexts();
-    await expect(page.getByRole('complementary', { name: `Version of ${names[0]}` })).toBeVisible();
+    await expect(
+      page
+        .getByRole('complementary', { name: `Version of ${names[0]}` })
+        .locator('section li > button')
+        .first(),
+    ).toBeFocused();
+    await page.keyboard.press('Escape');
     await page.keyboard.press('ArrowDown');
     const panel = page.getByRole('complementary', { name: `Version of ${names[1]}` });
     await expect(panel).toBeVisible();

@@ -14,7 +14,10 @@ import {
 import { Lock as LockIcon } from 'lucide-react';
 import { useState } from 'react';
 import { MarkSign } from '../ui/mark';
+import { Button } from '../ui/button';
+import { ForOthers } from './for-others';
 import { SlotAlternatives } from './slot-alternatives';
+import type { LockHistory } from './use-lock-history';
 import type { Version } from './use-versions';
 
 interface Props {
@@ -26,25 +29,24 @@ interface Props {
   readonly original: Workout;
   readonly rules: HouseRules;
   readonly today: string;
+  readonly others: readonly Version[];
+  readonly history: LockHistory;
   readonly setLocks: ((locks: readonly Lock[]) => void) | null;
 }
 
-export function PanelPart({ index, part, text, version, adapted, original, rules, today, setLocks }: Props) {
+export function PanelPart(props: Props) {
+  const { index, part, version, adapted, original } = props;
   const [open, setOpen] = useState<number | null>(null);
   if (part.slots.length === 0) return null;
   const slots = slotsOfPart(adapted.workout.parts[index]!);
-  const writtenPart = part.from[0] ?? index;
-  const originals = original.parts[writtenPart] ? slotsOfPart(original.parts[writtenPart]) : [];
-  const change = (lock: Lock | null, slot: number): void => {
-    const others = version.locks.filter((each) => each.part !== writtenPart || each.slot !== slot || each.scheme);
-    setLocks?.(lock ? [...others, lock] : others);
-  };
+  const written = part.from[0] ?? index;
+  const originals = original.parts[written] ? slotsOfPart(original.parts[written]) : [];
   return (
     <section className="mt-3" aria-label={`Part ${index + 1}`}>
       {adapted.version.parts.length > 1 && <h3 className="text-sm text-soft">Part {index + 1}</h3>}
       <ul className="divide-y divide-line border-y border-line">
         {part.slots.map((slot, at) => {
-          const lock = version.locks.find((each) => each.part === writtenPart && each.slot === slot.written && !each.scheme);
+          const lock = version.locks.find((each) => each.part === written && each.slot === slot.written && !each.scheme);
           return (
             <li key={at} className="py-1.5">
               <SlotLine
@@ -55,27 +57,42 @@ export function PanelPart({ index, part, text, version, adapted, original, rules
                 open={open === at}
                 toggle={() => setOpen(open === at ? null : at)}
               />
-              {open === at && (
-                <>
-                  <Figures slot={slot} />
-                  <SlotAlternatives
-                    text={text}
-                    who={version.who}
-                    today={today}
-                    rules={rules}
-                    locks={version.locks}
-                    part={writtenPart}
-                    slot={slot.written}
-                    locked={lock !== undefined}
-                    choose={setLocks ? (next) => change(next, slot.written) : null}
-                  />
-                </>
-              )}
+              {open === at && <OpenSlot {...props} slot={slot} written={written} lock={lock} />}
             </li>
           );
         })}
       </ul>
     </section>
+  );
+}
+
+/** The figures of a line, what else it could be, and the decision for others too. */
+function OpenSlot({ slot, written, lock, ...props }: Props & { slot: VersionSlot; written: number; lock: Lock | undefined }) {
+  const { text, version, rules, today, others, history, setLocks } = props;
+  const [forOthers, setForOthers] = useState(false);
+  const change = (next: Lock | null): void => {
+    const kept = version.locks.filter((each) => each.part !== written || each.slot !== slot.written || each.scheme);
+    setLocks?.(next ? [...kept, next] : kept);
+  };
+  return (
+    <>
+      <Figures slot={slot} />
+      <SlotAlternatives
+        {...{ text, rules, today }}
+        who={version.who}
+        locks={version.locks}
+        part={written}
+        slot={slot.written}
+        locked={lock !== undefined}
+        choose={setLocks ? change : null}
+      />
+      {lock?.movement && others.length > 0 && !forOthers && (
+        <Button className="mt-2" onClick={() => setForOthers(true)}>
+          For others too …
+        </Button>
+      )}
+      {lock?.movement && forOthers && <ForOthers {...{ lock, others, history, text, rules, today }} close={() => setForOthers(false)} />}
+    </>
   );
 }
 

@@ -1,9 +1,10 @@
 /** Ranked alternatives of one slot, each with its effect on time and drift; and "why not …" for any movement asked about. */
 import { findMovement, wordsOf, type Alternative, type Lock } from '@gambito/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type FormEvent, type RefObject } from 'react';
 import { core } from '../workers/core-client';
 import type { VersionAsked } from '../workers/core-worker';
+import { useDeskKeys } from '../shell/use-desk-keys';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { MarkSign } from '../ui/mark';
@@ -18,69 +19,51 @@ interface Props extends VersionAsked {
   readonly choose: ((lock: Lock | null) => void) | null;
 }
 
-export function SlotAlternatives({ text, who, today, rules, locks, part, slot, locked, choose }: Props) {
+/** The ranked list, and what the coach asked about. */
+function useAlternatives({ text, who, today, rules, locks, part, slot }: Props) {
   const units = useRoom();
-  const [asked, setAsked] = useState('');
   const [question, setQuestion] = useState<string | null>(null);
-  const [unknown, setUnknown] = useState(false);
   const { data: list } = useQuery({
     queryKey: ['alternatives', text, units, who, today, rules, locks, part, slot, question],
     queryFn: () => core().alternatives({ text, units }, who, today, rules, locks, { part, slot }, question),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
+  return { list, question, setQuestion };
+}
+
+function differenceFrom(now: Alternative | undefined, other: Alternative): string {
+  if (!now || other.chosen) return 'chosen';
+  const time = Math.round((other.timeDrift - now.timeDrift) * 100);
+  const drift = other.drift - now.drift;
+  return `time ${time >= 0 ? '+' : ''}${time} %, drift ${drift >= 0 ? '+' : ''}${drift.toFixed(2)}`;
+}
+
+export function SlotAlternatives(props: Props) {
+  const { part, slot, locked, choose } = props;
+  const { list, question, setQuestion } = useAlternatives(props);
+  const why = useRef<HTMLInputElement>(null);
+  const now = list?.find(({ chosen }) => chosen);
+  const turnLock = (): void => now && choose?.(locked ? null : lockOf(now, part, slot));
+  useDeskKeys({ w: () => why.current?.focus(), l: turnLock });
   if (!list) return <Loading what="Weighing alternatives" />;
-  const now = list.find((each) => each.chosen);
-  const difference = (each: Alternative): string => {
-    if (!now || each.chosen) return 'chosen';
-    const time = Math.round((each.timeDrift - now.timeDrift) * 100);
-    const drift = each.drift - now.drift;
-    return `time ${time >= 0 ? '+' : ''}${time} %, drift ${drift >= 0 ? '+' : ''}${drift.toFixed(2)}`;
-  };
   return (
     <div className="mt-1 border-l-2 border-ink pl-3">
       <ul className="divide-y divide-line">
-        {list.map((each) => (
-          <li key={each.movement} className="py-1">
-            <div className="flex items-center gap-2">
-              <span className="min-w-0 flex-1">
-                <span className={each.chosen ? 'font-semibold' : ''}>
-                  {each.count} {wordsOf(each.movement)}
-                </span>
-                {each.load && <span className="text-soft"> · {each.load}</span>}
-                <span className="block text-xs text-soft">
-                  {showScore(each.score, each.unit)} · {difference(each)}
-                </span>
-                {each.blocked && <span className="block text-xs text-bad">Breaks a limit: {each.blocked}.</span>}
-                {each.movement === question && <span className="block text-xs">{each.reason}</span>}
-              </span>
-              <MarkSign mark={each.mark} words={false} />
-              {choose && !each.chosen && (
-                <Button onClick={() => choose({ part, slot, movement: each.movement })} aria-label={`Take ${wordsOf(each.movement)}`}>
-                  Take
-                </Button>
-              )}
-              {choose && each.chosen && (
-                <Button
-                  look="bare"
-                  onClick={() =>
-                    choose(
-                      locked
-                        ? null
-                        : {
-                            part,
-                            slot,
-                            movement: each.movement,
-                            ...(each.reps !== null ? { reps: each.reps } : {}),
-                            ...(each.loadKg !== null ? { loadKg: each.loadKg } : {}),
-                          },
-                    )
-                  }
-                >
-                  {locked ? 'Unlock' : 'Lock'}
-                </Button>
-              )}
-            </div>
+        {list.map((alternative) => (
+          <li key={alternative.movement} className="flex items-center gap-2 py-1">
+            <About alternative={alternative} now={now} asked={alternative.movement === question} />
+            <MarkSign mark={alternative.mark} words={false} />
+            {choose && !alternative.chosen && (
+              <Button onClick={() => choose({ part, slot, movement: alternative.movement })} aria-label={`Take ${wordsOf(alternative.movement)}`}>
+                Take
+              </Button>
+            )}
+            {choose && alternative.chosen && (
+              <Button look="bare" onClick={turnLock}>
+                {locked ? 'Unlock' : 'Lock'}
+              </Button>
+            )}
           </li>
         ))}
       </ul>
@@ -91,30 +74,66 @@ export function SlotAlternatives({ text, who, today, rules, locks, part, slot, l
           <span className="text-xs text-soft">locks it; the rest re-balances</span>
         </label>
       )}
-      <form
-        className="mt-2 flex items-center gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const id = findMovement(asked);
-          setUnknown(!id && asked.trim() !== '');
-          setQuestion(id);
-        }}
-      >
+      <WhyNot field={why} ask={setQuestion} />
+    </div>
+  );
+}
+
+/** As it is now, to the last figure. */
+const lockOf = ({ movement, reps, loadKg }: Alternative, part: number, slot: number): Lock => ({
+  part,
+  slot,
+  movement,
+  ...(reps !== null ? { reps } : {}),
+  ...(loadKg !== null ? { loadKg } : {}),
+});
+
+function About({ alternative, now, asked }: { alternative: Alternative; now: Alternative | undefined; asked: boolean }) {
+  const { count, movement, load, score, unit, blocked, reason, chosen } = alternative;
+  return (
+    <span className="min-w-0 flex-1">
+      <span className={chosen ? 'font-semibold' : ''}>
+        {count} {wordsOf(movement)}
+      </span>
+      {load && <span className="text-soft"> · {load}</span>}
+      <span className="block text-xs text-soft">
+        {showScore(score, unit)} · {differenceFrom(now, alternative)}
+      </span>
+      {blocked && <span className="block text-xs text-bad">Breaks a limit: {blocked}.</span>}
+      {asked && <span className="block text-xs">{reason}</span>}
+    </span>
+  );
+}
+
+/** Any movement can be asked about. */
+function WhyNot({ field, ask }: { field: RefObject<HTMLInputElement | null>; ask: (movement: string | null) => void }) {
+  const [typed, setTyped] = useState('');
+  const [unknown, setUnknown] = useState<string | null>(null);
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    const movement = findMovement(typed);
+    setUnknown(!movement && typed.trim() !== '' ? typed : null);
+    ask(movement);
+  };
+  return (
+    <>
+      <form className="mt-2 flex items-center gap-2" onSubmit={submit}>
         <input
+          ref={field}
           aria-label="Why not another movement?"
           placeholder="why not … (any movement)"
           className={`${inputLook} min-w-0 flex-1 text-sm`}
-          value={asked}
-          onChange={(event) => setAsked(event.target.value)}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
         />
         <Button type="submit">Ask</Button>
       </form>
       {unknown && (
         <p role="alert" className="text-sm text-bad">
-          “{asked}” is not a movement Gambito knows.
+          “{unknown}” is not a movement Gambito knows.
         </p>
       )}
-    </div>
+    </>
   );
 }
 

@@ -1,4 +1,5 @@
 /** The whiteboard: a plain text editor that underlines what cannot be read, with a suggestion one click away. Undo is the editor's own. */
+import { acceptCompletion, autocompletion, closeCompletion, completionStatus, moveCompletionSelection } from '@codemirror/autocomplete';
 import { isolateHistory } from '@codemirror/commands';
 import { forEachDiagnostic, linter, lintGutter, lintKeymap, type Diagnostic } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
@@ -6,6 +7,7 @@ import { EditorView, keymap, placeholder } from '@codemirror/view';
 import { parseWorkout, type MassUnit } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
 import { useEffect, useRef } from 'react';
+import { complete } from './completions';
 import { scrubFigures } from './scrub-figures';
 
 const look = EditorView.theme({
@@ -19,6 +21,12 @@ const look = EditorView.theme({
   '.cm-diagnostic': { borderLeft: '3px solid var(--amber)' },
   '.cm-diagnosticAction': { backgroundColor: 'var(--ink)', color: 'var(--paper)', borderRadius: '4px' },
   '.cm-placeholder': { color: 'var(--soft)' },
+  '.cm-tooltip.cm-tooltip-autocomplete > ul': { fontFamily: 'var(--font-sans)', fontSize: '15px', maxHeight: '17em' },
+  '.cm-tooltip.cm-tooltip-autocomplete > ul > li': { padding: '3px 10px', lineHeight: '1.4' },
+  '.cm-tooltip.cm-tooltip-autocomplete > ul > li[aria-selected]': { background: 'var(--ink)', color: 'var(--paper)' },
+  '.cm-completionMatchedText': { textDecoration: 'none', fontWeight: '700' },
+  '.cm-completionDetail': { fontStyle: 'normal', opacity: '0.75', marginLeft: '0.8em' },
+  '.cm-completionInfo': { maxWidth: '22em', padding: '4px 8px' },
 });
 
 const readProblems = (units: MassUnit) =>
@@ -66,19 +74,40 @@ function takeFix(view: EditorView): boolean {
   return taken;
 }
 
+/** Tab takes what is offered, also where it comes a moment after the key; where nothing is, Tab goes on to the next field. */
+function takeOffered(view: EditorView): boolean {
+  if (acceptCompletion(view)) return true;
+  if (completionStatus(view.state) !== 'pending') return false;
+  setTimeout(() => acceptCompletion(view), offeredWithin);
+  return true;
+}
+/** ms that offers take to come */
+const offeredWithin = 200;
+
+/** Enter is a new line whatever is offered: Tab takes it. */
+const completionKeys = [
+  { key: 'Tab', run: takeOffered },
+  { key: 'ArrowDown', run: moveCompletionSelection(true) },
+  { key: 'ArrowUp', run: moveCompletionSelection(false) },
+  { key: 'Escape', run: closeCompletion },
+];
+
 interface EditorProps {
   readonly text: string;
   readonly units: MassUnit;
   readonly onChange: (text: string) => void;
+  readonly save: () => void;
   /** the cursor waits at the end of it */
   readonly startHere: boolean;
 }
 
-export function WorkoutEditor({ text, units, onChange, startHere }: EditorProps) {
+export function WorkoutEditor({ text, units, onChange, save, startHere }: EditorProps) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const changed = useRef(onChange);
   changed.current = onChange;
+  const saved = useRef(save);
+  saved.current = save;
   useEffect(() => {
     if (!host.current) return;
     const created = new EditorView({
@@ -87,7 +116,8 @@ export function WorkoutEditor({ text, units, onChange, startHere }: EditorProps)
         doc: text,
         extensions: [
           scrubFigures,
-          keymap.of([{ key: 'Alt-Enter', run: takeFix }, ...lintKeymap]),
+          keymap.of([...completionKeys, { key: 'Alt-Enter', run: takeFix }, { key: 'Mod-s', run: () => (saved.current(), true) }, ...lintKeymap]),
+          autocompletion({ override: [complete], defaultKeymap: false, icons: false, maxRenderedOptions: 8, interactionDelay: 0 }),
           minimalSetup,
           look,
           EditorView.lineWrapping,
@@ -110,8 +140,14 @@ export function WorkoutEditor({ text, units, onChange, startHere }: EditorProps)
   useEffect(() => {
     const current = view.current;
     // what comes from outside (tidied, taken from the other window) is one step of undo of its own
-    if (current && current.state.doc.toString() !== text)
-      current.dispatch({ changes: { from: 0, to: current.state.doc.length, insert: text }, annotations: isolateHistory.of('full') });
+    const shown = current?.state.doc.toString();
+    if (!current || shown === text) return;
+    current.dispatch({ changes: { from: 0, to: current.state.doc.length, insert: text }, annotations: isolateHistory.of('full') });
+    // what was put in at the end is written on
+    if (text.startsWith(shown!.trimEnd())) {
+      current.dispatch({ selection: { anchor: text.length }, scrollIntoView: true });
+      current.focus();
+    }
   }, [text]);
   return <div ref={host} className="h-full min-h-72 overflow-auto rounded-md border border-line focus-within:border-ink" />;
 }

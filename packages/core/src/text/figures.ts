@@ -262,12 +262,18 @@ const units: Readonly<Record<string, Unit>> = {
 /** SI value of one of the units a count may be written in. */
 export const saidFactor: Readonly<Record<SaidUnit, number>> = { km: 1000, mile: 1609.344, ft: 0.3048, yd: 0.9144, min: 60 };
 
+/** `feet-raised plank`, `feet-held sit-up`, `feet on box …`: feet that are raised are no distance. */
+const startsName = (cursor: Cursor): boolean => {
+  const next = cursor.isSign('-', 1) ? 2 : 1;
+  return cursor.isWord('feet') && cursor.isWord(['raised', 'elevated', 'held', 'on'], next);
+};
+
 /** The unit of a count: metres, calories, seconds or repetitions. */
 export function readUnit(cursor: Cursor): Unit | null {
   const token = cursor.peek();
   if (token?.kind === 'word') {
     const unit = own(units, token.text);
-    if (!unit) return null;
+    if (!unit || startsName(cursor)) return null;
     cursor.at++;
     cursor.try((c) => (c.isSign('.') && !c.peek()!.spaced ? c.sign('.') : null));
     return unit;

@@ -1,5 +1,11 @@
-/** Who is next: coaches take turns, so that one with a thousand tasks does not keep another waiting; what somebody waits for goes before what runs in the background. */
-export type Urgency = 'now' | 'later';
+/**
+ * Who is next: coaches take turns, so that one with a thousand tasks does not keep another waiting. What somebody waits for goes first, what somebody
+ * watches comes soon, what runs in the background later; but each has its turns, so that a busy hour never stops the others for good.
+ */
+export type Urgency = 'now' | 'soon' | 'later';
+
+/** whose turn it is, over and over; where nothing waits of it the most urgent is taken */
+const turns: readonly Urgency[] = ['now', 'soon', 'now', 'now', 'later', 'now'];
 
 interface Lane<T> {
   readonly coach: number;
@@ -10,7 +16,8 @@ interface Lane<T> {
 const mostWaiting = 100;
 
 export class FairQueue<T> {
-  private readonly lanes: Record<Urgency, Lane<T>[]> = { now: [], later: [] };
+  private readonly lanes: Record<Urgency, Lane<T>[]> = { now: [], soon: [], later: [] };
+  private turn = 0;
 
   /** @returns false when this coach has too many waiting */
   add(coach: number, urgency: Urgency, item: T): boolean {
@@ -23,7 +30,8 @@ export class FairQueue<T> {
   }
 
   next(): T | undefined {
-    return this.nextOf('now') ?? this.nextOf('later');
+    const due = turns[this.turn++ % turns.length]!;
+    return this.nextOf(due) ?? this.nextOf('now') ?? this.nextOf('soon') ?? this.nextOf('later');
   }
 
   /** The first of the lane that waited longest; the lane goes to the back. */
@@ -37,8 +45,7 @@ export class FairQueue<T> {
 
   clear(): T[] {
     const all = Object.values(this.lanes).flatMap((lanes) => lanes.flatMap(({ waiting }) => waiting));
-    this.lanes.now = [];
-    this.lanes.later = [];
+    for (const urgency of turns) this.lanes[urgency] = [];
     return all;
   }
 }

@@ -33,6 +33,12 @@ describe('turns', () => {
     queue.add(1, 'now', 'title');
     expect(drain(queue)).toEqual(['title', 'job 1', 'job 2']);
   });
+  test('where what somebody waits for never ends, a job and the background still have their turns', () => {
+    const queue = new FairQueue<string>();
+    for (let at = 0; at < 20; at++) for (const urgency of ['now', 'soon', 'later'] as const) queue.add(1, urgency, urgency);
+    const twelve = Array.from({ length: 12 }, () => queue.next());
+    expect(['now', 'soon', 'later'].map((urgency) => twelve.filter((item) => item === urgency).length)).toEqual([8, 2, 2]);
+  });
   test('one coach’s hundred and first is refused, another’s first is not', () => {
     const queue = new FairQueue<number>();
     expect(Array.from({ length: 101 }, (_, at) => queue.add(1, 'now', at))).toEqual([...Array<boolean>(100).fill(true), false]);
@@ -54,7 +60,7 @@ writeFileSync(
   };`,
 );
 const open = (count: number): Pool => {
-  const pool = openPool(count, worker, { now: 700, later: 1500 });
+  const pool = openPool(count, worker, { now: 700, soon: 1500, later: 1500 });
   pools.push(pool);
   return pool;
 };

@@ -7,7 +7,7 @@ import { FairQueue, type Urgency } from './fair-queue';
 import { runTask, type Answer, type Task, type TaskInput, type TaskName, type TaskOutput } from './tasks';
 
 /** ms a task may run, by who waits for it; a text that takes longer is answered with a sentence */
-const deadline: Readonly<Record<Urgency, number>> = { now: 8_000, later: 20_000 };
+const deadline: Readonly<Record<Urgency, number>> = { now: 8_000, soon: 20_000, later: 20_000 };
 
 export interface Pool {
   /** @throws {Problem} what the task refused; too_slow after its deadline; busy where this coach has too many waiting */

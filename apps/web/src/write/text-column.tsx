@@ -1,0 +1,48 @@
+/** The text as it stands on the board, its day, whether it is saved, and what could not be read. */
+import { useRoom } from '../api/room';
+import type { StoredWorkout } from '../api/types';
+import { Button } from '../ui/button';
+import { inputLook } from '../ui/field';
+import { ChangedElsewhere } from './changed-elsewhere';
+import { ProblemList } from './problem-list';
+import { SaveNote } from './save-note';
+import { isUntouched } from './untouched';
+import type { Writing } from './use-write';
+import { WorkoutEditor } from './workout-editor';
+
+export function TextColumn({ workout, writing }: { workout: StoredWorkout; writing: Writing }) {
+  const { text, change, state, save, tidied } = writing;
+  const units = useRoom();
+  return (
+    <section aria-label="Text" className="flex min-h-0 flex-col gap-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <input
+          type="date"
+          aria-label="Day"
+          className={inputLook}
+          value={workout.day ?? ''}
+          onChange={(event) => void writing.setDay(event.target.value || null)}
+        />
+        <Button
+          look="bare"
+          onClick={() => tidied !== null && change(tidied)}
+          disabled={tidied === null}
+          title="Rewrite the text in its usual form; undo with Ctrl Z"
+        >
+          Tidy up
+        </Button>
+        <SaveNote state={state} retry={() => void save()} />
+      </div>
+      {state.kind === 'conflict' && (
+        <ChangedElsewhere theirs={state.theirs} keepMine={() => writing.keepMine(state.theirs)} takeTheirs={() => writing.takeTheirs(state.theirs)} />
+      )}
+      <div className="min-h-72 flex-1">
+        <WorkoutEditor key={units} text={text} units={units} onChange={change} save={() => void save()} startHere={isUntouched(workout)} />
+      </div>
+      <p className="text-sm text-soft">
+        Tab takes what is offered. Alt with ↑ and ↓ turns a figure, dragging it does too. F8 goes to the next remark, Alt Enter takes its fix.
+      </p>
+      <ProblemList problems={writing.problems} />
+    </section>
+  );
+}

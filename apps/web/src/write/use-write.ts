@@ -1,0 +1,65 @@
+/** The Write screen's own: the text and its saving, what it is read as, and what the reference athlete makes of it. */
+import { formatWorkout, parseWorkout, type Category } from '@gambito/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { api, messageOf } from '../api/client';
+import { workoutLists } from '../api/queries';
+import { useRoom } from '../api/room';
+import type { StoredWorkout } from '../api/types';
+import { kindsOf } from '../workers/kinds';
+import { useAutosave } from './use-autosave';
+import { useLive } from './use-live';
+import { useReference } from './use-reference';
+
+function useDay(workout: StoredWorkout, save: () => Promise<void>) {
+  const client = useQueryClient();
+  const key = ['workouts', workout.id];
+  return async (day: string | null): Promise<void> => {
+    try {
+      await save();
+      const { revision } = client.getQueryData<StoredWorkout>(key) ?? workout;
+      client.setQueryData(key, await api<StoredWorkout>(`/workouts/${workout.id}`, { method: 'PUT', body: { day, revision } }));
+      await client.invalidateQueries({ queryKey: workoutLists });
+    } catch (failure) {
+      toast.error(messageOf(failure));
+    }
+  };
+}
+
+/** A figure that is of another text than the one that stands there is not shown beside it. */
+function useReading(text: string, category: Category) {
+  const units = useRoom();
+  const parsed = useMemo(() => parseWorkout(text, { units }), [text, units]);
+  const live = useLive(text, category);
+  const { data: reference } = useReference(text, category);
+  const kinds = kindsOf(parsed.workout);
+  return {
+    parsed,
+    live,
+    reference,
+    told: live && kindsOf(live.workout) === kinds ? live.stimulus : [],
+    pacing: reference?.kinds === kinds ? reference.pacing : null,
+  };
+}
+export type Reading = ReturnType<typeof useReading>;
+
+export function useWrite(workout: StoredWorkout) {
+  const autosave = useAutosave(workout);
+  const [category, setCategory] = useState<Category>('men');
+  const reading = useReading(autosave.text, category);
+  const { workout: read, diagnostics } = reading.parsed;
+  return {
+    ...autosave,
+    category,
+    setCategory,
+    reading,
+    setDay: useDay(workout, autosave.save),
+    problems: diagnostics.filter(({ level }) => level !== 'info'),
+    /** null where something cannot be read: tidying would lose it */
+    tidied: diagnostics.some(({ level }) => level === 'error') ? null : formatWorkout(read),
+    append: (part: string): void =>
+      autosave.change(`${autosave.text.trimEnd()}${autosave.text.trim() === '' ? '' : read.parts.length > 0 ? '\n\n' : '\n'}${part}\n`),
+  };
+}
+export type Writing = ReturnType<typeof useWrite>;
