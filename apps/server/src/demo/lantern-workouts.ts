@@ -12,7 +12,7 @@ export const lanternWorkouts: readonly { readonly daysAgo: number; readonly text
   { daysAgo: -2, text: '# Lantern Oil\nEMOM 15:00\n1: 12/9 cal row\n2: 10 db snatch @ 22.5/15 kg\n3: 40 s plank\n' },
   { daysAgo: 2, text: '# Fog Signal\nfor time, cap 14:00\n5 rounds\n  200 m run\n  15 kettlebell swing @ 24/16 kg\n  10 push-up\nwindow: 8:30-12:00\n' },
   { daysAgo: 5, text: '# Net Loft\nAMRAP 12:00\n6 power clean @ 50/35 kg\n8 lateral burpee\n12 walking lunge\nintent: 6-8 rounds, moderate\n' },
-  { daysAgo: 8, text: '# Slipway\nfor time, cap 12:00\n21-15-9\nthruster @ 40/27.5 kg\npull-up\nwindow: 5:00-9:00\n' },
+  { daysAgo: 8, text: '# Slipway\nfor time, cap 12:00\n24-18-12-6\nfront squat @ 40/27.5 kg\nring row\nwindow: 5:00-8:00\n' },
   {
     daysAgo: 12,
     text: '# Cold Store\n3 sets, rest 1:00 between\n  3 rounds\n    20 double-under\n    9 front squat @ 60/42.5 kg\n    7 toes-to-bar\nscore: each set\nwindow: 3:00-4:30 per set\n',
