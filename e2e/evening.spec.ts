@@ -89,3 +89,26 @@ test('on a phone the lanes have their strips, and a version opens above them', a
   await expect(page.getByRole('complementary')).toBeInViewport();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('the roster and the sending are narrowed by any word of a file, and ordered', async ({ page }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 burpee\n15 air squat');
+  await page.goto('/people');
+  const rows = page.getByRole('row').filter({ has: page.getByRole('link') });
+  await expect(rows).toHaveCount(14);
+  await page.keyboard.press('/');
+  await page.keyboard.type('ferry');
+  await expect(rows).not.toHaveCount(14);
+  const few = await rows.count();
+  expect(few).toBeGreaterThan(0);
+  await accessible(page);
+  await page.getByLabel('Search people').fill('');
+  await page.getByRole('button', { name: 'Level' }).click();
+  await expect(rows.first()).toContainText('new');
+  await expect(page.getByRole('columnheader', { name: 'Level' })).toHaveAttribute('aria-sort', 'ascending');
+  await page.goto(`${address}/send`);
+  await page.getByLabel('Who').fill('ferry');
+  await page.getByRole('button', { name: `Send to these ${few}` }).click();
+  await expect(page.getByRole('button', { name: 'All of these sent' })).toBeVisible({ timeout: 60_000 });
+  await page.getByLabel('Who').fill('');
+  await expect(page.getByRole('button', { name: `Send the other ${14 - few}` })).toBeVisible();
+});

@@ -42,6 +42,13 @@ const shots = {
   async write() {
     await page.goto(`${url}/workouts/${id('Breakwater')}/write`);
     await page.getByText('Work by pattern').or(page.getByLabel('Work by pattern')).first().waitFor();
+    // the class is looked through a moment after the text
+    await page.getByText(/of \d+ as written/).waitFor({ timeout: 60000 });
+  },
+  async empty() {
+    const made = await json('/workouts', { method: 'POST', data: { text: '', day: null } });
+    await page.goto(`${url}/workouts/${made.id}/write`);
+    await page.getByRole('list', { name: 'To begin with' }).waitFor();
   },
   async adapt() {
     await page.goto(`${url}/workouts/${id('Breakwater')}/adapt`);

@@ -35,7 +35,7 @@ function Today({ workout }: { workout: StoredWorkout }) {
         <span className="text-soft">{summary.clockSeconds === null ? 'no fixed length' : formatClock(summary.clockSeconds)}</span>
       </div>
       <ReferenceStrip workout={workout} />
-      <div className="mt-3 grid gap-6 md:grid-cols-[minmax(230px,1fr)_2fr]">
+      <div className="mt-3 grid gap-6 md:grid-cols-[minmax(285px,1fr)_2fr]">
         <div>
           <pre className="whitespace-pre-wrap border-l-4 border-line pl-4 font-sans text-base leading-relaxed">{workout.text.replace(/^#.*\n/, '').trim()}</pre>
           <div className="mt-4 flex flex-wrap gap-2">

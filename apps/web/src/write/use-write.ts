@@ -55,7 +55,8 @@ export function useWrite(workout: StoredWorkout) {
     setCategory,
     reading,
     setDay: useDay(workout, autosave.save),
-    problems: diagnostics.filter(({ level }) => level !== 'info'),
+    // an empty page says so itself
+    problems: diagnostics.filter(({ level, code }) => level !== 'info' && code !== 'empty'),
     /** null where something cannot be read: tidying would lose it */
     tidied: diagnostics.some(({ level }) => level === 'error') ? null : formatWorkout(read),
     append: (part: string): void =>

@@ -1,0 +1,38 @@
+import { Trash2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { Button } from '../ui/button';
+import { avoidWords, type RosterRow } from './roster';
+
+/** One person of the roster. */
+export function RosterLine({ row, remove }: { row: RosterRow; remove: () => void }) {
+  const { id, name, notes, athlete, kit, measures } = row;
+  const place = athlete.places[0]!;
+  return (
+    <tr className="border-b border-line align-top hover:bg-wash">
+      <td className="py-1.5 pr-4">
+        <Link to={`/people/${id}`} className="font-serif text-lg hover:underline">
+          {name}
+        </Link>
+        <span className="block text-sm text-soft">{notes}</span>
+      </td>
+      <td className="hidden py-2 pr-4 text-sm sm:table-cell">
+        {athlete.level}
+        <span className="block text-soft">{athlete.category}</span>
+      </td>
+      <td className="hidden py-2 pr-4 text-sm whitespace-nowrap sm:table-cell">
+        {athlete.ageYears ?? '–'}
+        <span className="block text-soft">{measures}</span>
+      </td>
+      <td className="w-1/2 py-2 pr-4 text-sm">
+        <b>{place.name}</b>, {place.floor.lengthM} × {place.floor.widthM} m, ceiling {place.ceilingM} m{place.noise === 'quiet' && ', quiet'}
+        <span className="line-clamp-2 text-soft">{kit || 'no kit'}</span>
+      </td>
+      <td className="hidden py-2 pr-4 text-sm text-amber-ink md:table-cell">{athlete.avoid.map(avoidWords).join(', ')}</td>
+      <td className="py-1 text-right">
+        <Button look="danger" onClick={remove} aria-label={`Delete ${name}`}>
+          <Trash2 size={16} />
+        </Button>
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,27 @@
+import { describe, expect, test } from '@jest/globals';
+import { arrangeRoster, rosterRow } from './roster';
+
+const stored = (id: number, file: Record<string, unknown>) => ({ id, name: String(file['name']), file, revision: 1, results: [] });
+const rows = [
+  stored(1, { name: 'Wendrith', level: 'newer', born: 1990, place: { name: 'flat', kit: ['dumbbell 5 kg x 2'] }, avoid: ['jumping'] }),
+  stored(2, { name: 'Brontek', level: 'competitive', place: { name: 'ferry store room', kit: ['rope', 'kettlebell 16 kg'] }, notes: 'nights' }),
+  stored(3, { name: 'Orvenna', level: 'newer', born: 1970, places: [{ name: 'crew cabin', kit: [] }, { name: 'ferry deck' }] }),
+].map((each) => rosterRow(each, '2026-11-25'));
+const names = (search: string, order: Parameters<typeof arrangeRoster>[2] = 'name', backwards = false): string[] =>
+  arrangeRoster(rows, search, order, backwards).map(({ name }) => name);
+
+describe('the roster', () => {
+  test('is found by any word of a file: place, second place, kit, note, level, what is avoided', () => {
+    expect(names('ferry')).toEqual(['Brontek', 'Orvenna']);
+    expect(names('KETTLE nights')).toEqual(['Brontek']);
+    expect(names('newer jump')).toEqual(['Wendrith']);
+    expect(names('nobody')).toEqual([]);
+  });
+  test('stands by name, by level from the newest, by age with those without one last, by what is avoided', () => {
+    expect(names('')).toEqual(['Brontek', 'Orvenna', 'Wendrith']);
+    expect(names('', 'level')).toEqual(['Orvenna', 'Wendrith', 'Brontek']);
+    expect(names('', 'age')).toEqual(['Wendrith', 'Orvenna', 'Brontek']);
+    expect(names('', 'avoids')).toEqual(['Wendrith', 'Brontek', 'Orvenna']);
+    expect(names('', 'name', true)).toEqual(['Wendrith', 'Orvenna', 'Brontek']);
+  });
+});

@@ -1,0 +1,54 @@
+/** The roster as rows: what is read of each file once, found by any word of it, in an order of the coach's. */
+import { formatMass, readAthlete, type Athlete } from '@gambito/core';
+import type { StoredAthlete } from '../api/types';
+
+export interface RosterRow {
+  readonly id: number;
+  readonly name: string;
+  readonly notes: string;
+  readonly athlete: Athlete;
+  /** kit as typed */
+  readonly kit: string;
+  readonly measures: string;
+  /** everything that is searched, in small letters */
+  readonly words: string;
+}
+export const rosterOrders = ['name', 'level', 'age', 'place', 'avoids'] as const;
+export type RosterOrder = (typeof rosterOrders)[number];
+
+const levelRank: Readonly<Record<Athlete['level'], number>> = { new: 0, newer: 1, trained: 2, competitive: 3 };
+/** nobody's age comes after everybody's */
+const ageless = 999;
+
+function kitOf(file: Record<string, unknown>): string {
+  const place = (Array.isArray(file['places']) ? (file['places'] as unknown[])[0] : file['place']) as { kit?: unknown } | undefined;
+  return Array.isArray(place?.kit) ? place.kit.map(String).join(', ') : '';
+}
+
+export function rosterRow({ id, name, file }: StoredAthlete, today: string): RosterRow {
+  const { athlete } = readAthlete(file, today);
+  const notes = typeof file['notes'] === 'string' ? file['notes'] : '';
+  const kit = kitOf(file);
+  const measures = `${formatMass(athlete.bodyMassKg, athlete.units)}, ${Math.round(athlete.statureM * 100)} cm`;
+  const places = athlete.places.map((place) => place.name);
+  const words = [name, notes, athlete.level, athlete.category, ...places, ...athlete.avoid.map(avoidWords), kit].join(' ').toLowerCase();
+  return { id, name, notes, athlete, kit, measures, words };
+}
+export const avoidWords = (tag: string): string => tag.replaceAll('_', ' ');
+
+const byName = (a: RosterRow, b: RosterRow): number => a.name.localeCompare(b.name);
+const compare: Readonly<Record<RosterOrder, (a: RosterRow, b: RosterRow) => number>> = {
+  name: byName,
+  level: (a, b) => levelRank[a.athlete.level] - levelRank[b.athlete.level],
+  age: (a, b) => (a.athlete.ageYears ?? ageless) - (b.athlete.ageYears ?? ageless),
+  place: (a, b) => (a.athlete.places[0]?.name ?? '').localeCompare(b.athlete.places[0]?.name ?? ''),
+  avoids: (a, b) => b.athlete.avoid.length - a.athlete.avoid.length,
+};
+
+/** @param search words that must all stand somewhere */
+export function arrangeRoster(rows: readonly RosterRow[], search: string, order: RosterOrder, backwards: boolean): RosterRow[] {
+  const asked = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = rows.filter(({ words }) => asked.every((word) => words.includes(word)));
+  const sorted = found.sort((a, b) => compare[order](a, b) || byName(a, b));
+  return backwards ? sorted.reverse() : sorted;
+}

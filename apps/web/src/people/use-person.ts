@@ -1,0 +1,70 @@
+/** One athlete's form: what was typed is kept in this browser until it is saved, and read at every key. */
+import { feasibleLoads } from '@gambito/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { api, messageOf } from '../api/client';
+import { useMe } from '../api/queries';
+import type { StoredAthlete } from '../api/types';
+import { todayIn } from '../shell/days';
+import { emptyForm, fileOf, formOf, readForm, type AthleteForm } from './athlete-form';
+
+const nothing: Record<string, unknown> = {};
+
+/** The form, and whether somebody typed in it. */
+function useDraft(stored: StoredAthlete | null) {
+  const key = `gambito.person.${stored?.id ?? 'new'}`;
+  const [draft] = useState(() => localStorage.getItem(key));
+  const [form, setForm] = useState<AthleteForm>(() =>
+    draft ? { ...emptyForm, ...(JSON.parse(draft) as Partial<AthleteForm>) } : stored ? formOf(stored.file) : emptyForm,
+  );
+  const [touched, setTouched] = useState(draft !== null);
+  useEffect(() => {
+    if (touched) localStorage.setItem(key, JSON.stringify(form));
+  }, [form, touched, key]);
+  const change = (next: Partial<AthleteForm>): void => {
+    setTouched(true);
+    setForm((before) => ({ ...before, ...next }));
+  };
+  return { form, touched, change, forget: () => localStorage.removeItem(key) };
+}
+
+export function usePerson(stored: StoredAthlete | null) {
+  const { form, touched, change, forget } = useDraft(stored);
+  const [busy, setBusy] = useState(false);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const { data: me } = useMe();
+  const today = todayIn(me?.coach?.timeZone);
+  const before = stored?.file ?? nothing;
+  const { athlete, problems } = useMemo(() => readForm(form, before, today), [form, before, today]);
+  const kit = athlete.places[0]?.kit ?? [];
+  const loads = useMemo(() => feasibleLoads(kit), [kit]);
+  const leave = async (): Promise<void> => {
+    forget();
+    await navigate('/people');
+  };
+  const write = () =>
+    api(stored ? `/athletes/${stored.id}` : '/athletes', {
+      method: stored ? 'PUT' : 'POST',
+      body: { file: fileOf(form, before), ...(stored ? { revision: stored.revision } : {}) },
+    });
+  const save = async (): Promise<void> => {
+    if (problems['name']) return void toast.error('A name is needed; everything else may wait.');
+    setBusy(true);
+    try {
+      await write();
+      forget();
+      await client.invalidateQueries({ queryKey: ['athletes'] });
+      toast(`${form.name.trim()} saved.`);
+      await navigate('/people');
+    } catch (error) {
+      toast.error(messageOf(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { form, touched, change, problems, athlete, kit, loads, today, busy, save, drop: () => void leave() };
+}
+export type PersonForm = ReturnType<typeof usePerson>;

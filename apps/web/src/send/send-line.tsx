@@ -1,0 +1,56 @@
+import { format, parseISO } from 'date-fns';
+import type { StoredSend } from '../api/types';
+import { Button } from '../ui/button';
+import type { Links } from './use-send';
+
+interface Props {
+  readonly name: string;
+  readonly sent: StoredSend | undefined;
+  readonly links: Links;
+  readonly busy: boolean;
+  readonly send: () => void;
+}
+
+/** One athlete: what was sent, the link, and what can be done with it. */
+export function SendLine({ name, sent, links, busy, send }: Props) {
+  const alive = sent && !sent.revoked ? sent : null;
+  return (
+    <tr className="border-b border-line">
+      <td className="py-1.5 pr-3 font-medium">{name}</td>
+      <td className="py-1.5 pr-3 text-sm">
+        <State sent={sent} />
+      </td>
+      <td className="py-1.5 pr-3 text-sm">
+        {alive && (
+          <a href={`/a/${alive.token}`} target="_blank" rel="noreferrer" className="underline">
+            open page
+          </a>
+        )}
+      </td>
+      <td className="py-1 text-right">
+        {alive && (
+          <>
+            <Button look="bare" onClick={() => void links.copyOne(alive.token)} aria-label={`Copy the link of ${name}`}>
+              Copy
+            </Button>
+            <Button look="bare" onClick={() => links.withdraw(alive.id)} aria-label={`Withdraw the link of ${name}`}>
+              Withdraw
+            </Button>
+          </>
+        )}
+        {(!alive || alive.changed) && (
+          <Button look="bare" onClick={send} disabled={busy} aria-label={`Send to ${name}`}>
+            {sent ? 'Send again' : 'Send'}
+          </Button>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function State({ sent }: { sent: StoredSend | undefined }) {
+  if (!sent) return <span className="text-soft">not sent</span>;
+  if (sent.revoked) return <span className="text-soft">withdrawn</span>;
+  if (sent.changed) return <span className="rounded bg-amber-wash px-1.5 text-amber-ink">the workout changed after sending</span>;
+  return <span className="text-good">sent {format(parseISO(sent.sentAt), 'd MMM HH:mm')}</span>;
+}

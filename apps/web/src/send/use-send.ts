@@ -1,0 +1,74 @@
+/** Send's own: who is shown, who waits for a version, the links, and what is under way. */
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { api, messageOf } from '../api/client';
+import { useMe, useRoster, useSends } from '../api/queries';
+import type { StoredSend } from '../api/types';
+import { arrangeRoster, rosterRow, type RosterRow } from '../people/roster';
+import { todayIn } from '../shell/days';
+import { useSendJob } from './use-send-job';
+
+export const linkOf = (token: string): string => `${window.location.origin}/a/${token}`;
+
+/** @returns false where the browser does not let us write to the clipboard; the text is then shown to be copied by hand */
+async function copied(text: string): Promise<boolean> {
+  try {
+    await navigator.clipboard.writeText(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Everybody, or those whose file has the words that are asked for. */
+function useShown() {
+  const { data: athletes, error, refetch } = useRoster();
+  const { data: me } = useMe();
+  const today = todayIn(me?.coach?.timeZone);
+  const [search, setSearch] = useState('');
+  const rows = useMemo(() => athletes?.map((athlete) => rosterRow(athlete, today)), [athletes, today]);
+  const shown = useMemo(() => arrangeRoster(rows ?? [], search, 'name', false), [rows, search]);
+  return { rows, shown, search, setSearch, error, refetch };
+}
+
+function useLinks(workoutId: number, names: readonly RosterRow[]) {
+  const client = useQueryClient();
+  const { data: sends, error, refetch } = useSends(workoutId);
+  const keep = (answer: { sends: StoredSend[] }): void => void client.setQueryData(['workouts', workoutId, 'sends'], answer.sends);
+  const [byHand, setByHand] = useState<string | null>(null);
+  const copy = async (text: string, done: string): Promise<void> => {
+    if (await copied(text)) toast(done);
+    else setByHand(text);
+  };
+  const revoke = useMutation({
+    mutationFn: (sendId: number) => api<{ sends: StoredSend[] }>(`/workouts/${workoutId}/sends/${sendId}`, { method: 'DELETE' }),
+    onSuccess: (answer) => {
+      keep(answer);
+      toast('The link is withdrawn. Sending again makes a new one.');
+    },
+    onError: (failure) => toast.error(messageOf(failure)),
+  });
+  const alive = (sends ?? []).filter(({ revoked, athleteId }) => !revoked && names.some(({ id }) => id === athleteId));
+  const nameOf = (athleteId: number): string => names.find(({ id }) => id === athleteId)?.name ?? 'Athlete';
+  return {
+    sends,
+    alive,
+    error,
+    refetch,
+    keep,
+    byHand,
+    copyOne: (token: string) => copy(linkOf(token), 'Link copied.'),
+    copyAll: () => copy(alive.map(({ athleteId, token }) => `${nameOf(athleteId)}: ${linkOf(token)}`).join('\n'), `${alive.length} links copied.`),
+    withdraw: (sendId: number) => revoke.mutate(sendId),
+  };
+}
+export type Links = ReturnType<typeof useLinks>;
+
+export function useSend(workoutId: number) {
+  const people = useShown();
+  const links = useLinks(workoutId, people.shown);
+  const job = useSendJob(workoutId, links.keep);
+  const waiting = people.shown.filter(({ id }) => !links.alive.some(({ athleteId, changed }) => athleteId === id && !changed));
+  return { people, links, job, waiting };
+}
