@@ -35,7 +35,7 @@ if (canBuild && wants('server')) {
   for (const [entry, name] of [
     ['main', 'server'],
     ['platform/pool/worker', 'pool-worker'],
-    ['backup/main', 'backup'],
+    ['keeper', 'keeper'],
   ])
     await bundle(`apps/server/src/${entry}.ts`, `apps/server/dist/${name}.mjs`, {
       packages: 'external',

@@ -4,6 +4,7 @@
  */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { seededRandom } from '@gambito/core';
+import { newPassword } from '../src/auth/new-password';
 import { addAthlete, addWorkout, openInstance, password, sendTo, squall, type Desk, type Instance, type Method } from './instance';
 
 let instance: Instance;
@@ -158,6 +159,15 @@ describe('the matrix', () => {
 });
 
 describe('sessions and tries', () => {
+  test('a new password from the machine is told once, opens the desk, and ends every session with the old one', async () => {
+    const forgetful = await instance.newCoach('forgetful@lanterns.example');
+    expect(await newPassword(instance.database, 'nobody@lanterns.example')).toBeNull();
+    const fresh = (await newPassword(instance.database, ' Forgetful@lanterns.example'))!;
+    expect(fresh).toMatch(/^[\w-]{16}$/);
+    expect((await forgetful.desk('GET', '/athletes')).status).toBe(401);
+    const tries = [password, fresh].map((tried) => instance.stranger('POST', '/login', { email: 'forgetful@lanterns.example', password: tried }));
+    expect((await Promise.all(tries)).map(({ status }) => status)).toEqual([401, 200]);
+  });
   test('a changed password ends every other session, and the wrong one before it changes nothing', async () => {
     const { desk, cookie: own } = await instance.newCoach('changing@lanterns.example');
     const signIn = (word: string) => instance.stranger('POST', '/login', { email: 'changing@lanterns.example', password: word });

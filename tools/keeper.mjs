@@ -1,6 +1,6 @@
 /**
- * `npm run backup -- FILE [--data DIRECTORY] [--empty]` and `npm run restore -- FILE …`: the whole instance as one file, and back into an empty one. Works beside a running Gambito, and without
- * one. `--empty` means the instance of `npm start -- --empty`, as there; otherwise it is the demo's.
+ * `npm run backup -- FILE [--data DIRECTORY] [--empty]` and `npm run restore -- FILE …`: the whole instance as one file, and back into an empty one; `npm run password -- E-MAIL …`: a new password
+ * for who forgot it. Works beside a running Gambito, and without one. `--empty` means the instance of `npm start -- --empty`, as there; otherwise it is the demo's.
  */
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
@@ -13,7 +13,7 @@ import { ownerOf, takeLock } from './lib/lock.mjs';
 import { Refusal, orRefuse } from './lib/say.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const usage = 'Expected: npm run backup -- FILE [--data DIRECTORY] [--empty], or npm run restore -- FILE …';
+const usage = 'Expected: npm run backup -- FILE [--data DIRECTORY] [--empty], npm run restore -- FILE …, or npm run password -- E-MAIL …';
 
 function readArguments() {
   try {
@@ -21,12 +21,12 @@ function readArguments() {
       options: { data: { type: 'string', default: join(root, '.data') }, empty: { type: 'boolean', default: false } },
       allowPositionals: true,
     });
-    const [command, file] = positionals;
-    if (!['backup', 'restore'].includes(command) || !file) throw new Refusal(usage);
-    if (command === 'restore' && !existsSync(file)) throw new Refusal(`${file} is not there.`);
+    const [command, what] = positionals;
+    if (!['backup', 'restore', 'password'].includes(command) || !what) throw new Refusal(usage);
+    if (command === 'restore' && !existsSync(what)) throw new Refusal(`${what} is not there.`);
     return {
       command,
-      file: resolve(file),
+      what: command === 'password' ? what : resolve(what),
       folder: join(resolve(values.data), values.empty ? 'own' : 'demo'),
       name: values.empty ? 'gambito_own' : 'gambito_demo',
     };
@@ -35,10 +35,10 @@ function readArguments() {
   }
 }
 
-function run({ command, file }, environment) {
-  const bundle = join(root, 'apps/server/dist/backup.mjs');
+function run({ command, what }, environment) {
+  const bundle = join(root, 'apps/server/dist/keeper.mjs');
   if (!existsSync(bundle)) spawnSync(process.execPath, [join(root, 'tools/build.mjs'), 'server'], { stdio: 'inherit' });
-  return spawnSync(process.execPath, [bundle, command, file], { stdio: 'inherit', env: { ...process.env, ...environment } }).status ?? 1;
+  return spawnSync(process.execPath, [bundle, command, what], { stdio: 'inherit', env: { ...process.env, ...environment } }).status ?? 1;
 }
 
 /** Beside a Gambito that runs: its database is asked. */
@@ -50,7 +50,7 @@ function beside(wanted) {
 
 /** Without one: the database is started for it, and stopped. */
 async function alone(wanted) {
-  const giveBack = takeLock(wanted.folder, 'a backup or restore');
+  const giveBack = takeLock(wanted.folder, 'a backup, restore or new password');
   try {
     const place = await placeDatabase(wanted.folder);
     const server = await runDatabase(place);
