@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import { useAthletes, useLocks, useMe, useRules, useWorkout } from '../api/queries';
 import { useRoom } from '../api/room';
 import { todayIn } from '../shell/days';
-import { useDeskKeys } from '../shell/use-desk-keys';
+import { useDeskKeys } from '../ui/use-desk-keys';
 import { Shortcuts } from '../ui/shortcuts';
 import { Empty, Failed, Loading } from '../ui/states';
 import { LaneBar } from './lane-bar';

@@ -4,7 +4,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type FormEvent, type RefObject } from 'react';
 import { core } from '../workers/core-client';
 import type { VersionAsked } from '../workers/core-worker';
-import { useDeskKeys } from '../shell/use-desk-keys';
+import { useDeskKeys } from '../ui/use-desk-keys';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { MarkSign } from '../ui/mark';

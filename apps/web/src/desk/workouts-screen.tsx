@@ -5,7 +5,7 @@ import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { Empty, Failed, Loading } from '../ui/states';
-import { useSettled } from '../write/use-reference';
+import { useSettled } from '../ui/use-settled';
 import { LibraryLine } from './library-line';
 import { useLibraryActions } from './use-library-actions';
 import { useNewWorkout } from './use-new-workout';

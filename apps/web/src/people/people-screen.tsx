@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { useDelete, useMe, useRoster } from '../api/queries';
 import { Page } from '../shell/frame';
 import { todayIn } from '../shell/days';
-import { useDeskKeys } from '../shell/use-desk-keys';
+import { useDeskKeys } from '../ui/use-desk-keys';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { Empty, Failed, Loading } from '../ui/states';

@@ -9,7 +9,7 @@ import { arrangeRoster, rosterRow, type RosterRow } from '../people/roster';
 import { todayIn } from '../shell/days';
 import { useSendJob } from './use-send-job';
 
-export const linkOf = (token: string): string => `${window.location.origin}/a/${token}`;
+const linkOf = (token: string): string => `${window.location.origin}/a/${token}`;
 
 /** @returns false where the browser does not let us write to the clipboard; the text is then shown to be copied by hand */
 async function copied(text: string): Promise<boolean> {

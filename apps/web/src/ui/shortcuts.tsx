@@ -2,7 +2,7 @@
 import { Keyboard, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { useDeskKeys } from '../shell/use-desk-keys';
+import { useDeskKeys } from './use-desk-keys';
 
 export function Shortcuts({ keys }: { keys: readonly (readonly [string, string])[] }) {
   const [open, setOpen] = useState(false);

@@ -7,7 +7,7 @@ import { useAthletes, useLocks, useMe, useRules } from '../api/queries';
 import { useRoom } from '../api/room';
 import { todayIn } from '../shell/days';
 import { backgroundCore } from '../workers/core-client';
-import { useSettled } from './use-reference';
+import { useSettled } from '../ui/use-settled';
 
 /** ms without a key before the class is looked through */
 const looksAfter = 900;

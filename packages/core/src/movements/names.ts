@@ -2,7 +2,7 @@
  * From whiteboard spelling to a movement id. Case, plural, hyphens and the trade's short forms do not matter:
  * both the aliases and the words asked for go through the same folding, so they meet.
  */
-import { remembered } from '../units/remembered';
+import { remembered } from '../text/remembered';
 import { distance } from 'fastest-levenshtein';
 import { own } from '../text/own';
 import { movements } from './catalogue';

@@ -1,5 +1,5 @@
 /** Workout → canonical text. Formatting the text again changes nothing, and parsing it gives the same model. */
-import { remembered } from '../units/remembered';
+import { remembered } from '../text/remembered';
 import { isMovementId, movementOf } from '../movements/catalogue';
 import { nameInHand } from '../movements/in-hand';
 import { findMovement, unknownId } from '../movements/names';

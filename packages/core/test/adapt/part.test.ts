@@ -140,3 +140,12 @@ describe('what shortening did, in words', () => {
     ['EMOM 12:00\n10 burpee', 'EMOM 8:00\n10 burpee', '8 of 12 minutes'],
   ])('%j → %j: %s', (before, after, words) => expect(shorterText(partOf(before), partOf(after))).toBe(words));
 });
+
+test('a cap nobody wrote is of the whole part, rests too, also where each set is scored: it calls nobody off', () => {
+  const text = '4 sets, rest 1:30 between\n  12 goblet squat @ 24/16 kg\n  12 push-up\n  250 m row\nscore: each set';
+  const adapted = versionOf(text, withKit(['kettlebell 20 kg', 'run route 200 m']));
+  const part = adapted.workout.parts[0]!;
+  expect(part.kind === 'forTime' && part.capSeconds).toBeGreaterThan(4 * adapted.predicted.median + 3 * 90);
+  expect(adapted.run.parts[0]!.reached).toBeNull();
+  expect(adapted.version.parts[0]!.edits.map((edit) => edit.text)).toContainEqual(expect.stringMatching(/^cap \d+:\d\d, none written$/));
+});

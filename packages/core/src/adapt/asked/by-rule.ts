@@ -47,10 +47,13 @@ export function sidesByRule(part: Part, asked: Part, rules: HouseRules): Part {
   return mapSlots(part, (slot, at) => (slot.perSide && !written[at]!.perSide ? { ...slot, note: 'one side then the other' } : slot));
 }
 
-/** An own cap, where the rules do not ask for one clock: time and a quarter of what is predicted. */
+/** s on the clock from the first rep to the last, rests between sets too; with what was left where time was called. */
+const wholeSeconds = ({ startSeconds, endSeconds, score }: PartResult): number => Math.max(endSeconds - startSeconds, score);
+
+/** An own cap, where the rules do not ask for one clock: time and a quarter of what is predicted. It is of the whole part, also where each set is scored. */
 export function capByRule(part: Part, result: PartResult, rules: HouseRules): Part {
   if (part.kind !== 'forTime') return part;
-  if (part.capSeconds === null && part.window === null && part.scoreSaid) return { ...part, capSeconds: roundTime(result.score * 1.5) };
+  if (part.capSeconds === null && part.window === null && part.scoreSaid) return { ...part, capSeconds: roundTime(wholeSeconds(result) * 1.5) };
   if (rules.clock !== 'own' || part.capSeconds === null || part.capPerSet) return part;
-  return { ...part, capSeconds: Math.max(roundTime(Math.min(result.score, 2 * part.capSeconds) * 1.25), (part.window?.high ?? 0) + 30) };
+  return { ...part, capSeconds: Math.max(roundTime(Math.min(wholeSeconds(result), 2 * part.capSeconds) * 1.25), (part.window?.high ?? 0) + 30) };
 }

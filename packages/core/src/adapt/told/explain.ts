@@ -77,7 +77,7 @@ function countClause({ question: { slot }, option, context, wall, beyond }: Told
       ? 'the written count would take too long'
       : beyond < 0
         ? 'the written count would be over too soon'
-        : source.movement === 'run'
+        : (movementOf(source.movement).patterns.run ?? 0) > 0
           ? 'as the route gives it'
           : 'less with the rest of the piece';
   return `${countText(option, category)} for ${written}: ${why}`;
