@@ -50,7 +50,14 @@ function partEdits(written: Part, { part, plan }: PlannedPart): VersionEdit[] {
   if (part.kind !== written.kind)
     edits.push({ kind: 'part', slot: null, text: part.kind === 'strength' ? 'hard sets for a max' : 'sets by the clock', without: null, undo: null });
   const clocks = clockOf(written) !== clockOf(part) && part.kind === written.kind;
-  if (clocks) edits.push({ kind: 'clock', slot: null, text: clockOf(written) === null ? `${clockOf(part)}, none written` : `${clockOf(part)} for ${clockOf(written)}`, without: null, undo: null });
+  if (clocks)
+    edits.push({
+      kind: 'clock',
+      slot: null,
+      text: clockOf(written) === null ? `${clockOf(part)}, none written` : `${clockOf(part)} for ${clockOf(written)}`,
+      without: null,
+      undo: null,
+    });
   const [before, after] = [outer(written), outer(part)];
   const pulled = plan!.lever !== noLever && (plan!.lever.rounds !== null || plan!.lever.ladder !== null);
   const without = pulled ? evaluatePoint(plan!.space, plan!.options, noLever).result.score : null;
