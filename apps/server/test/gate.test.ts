@@ -60,6 +60,8 @@ const matrix: readonly Row[] = [
   row('GET', '/rules', 'coach'),
   row('PUT', '/rules', 'coach', () => ({ rules: {} })),
   row('GET', '/athletes', 'coach'),
+  row('GET', '/athletes/:athlete', 'coach'),
+  row('GET', '/athletes/:athlete/results', 'coach'),
   row('POST', '/athletes', 'coach', file),
   row('PUT', '/athletes/:athlete', 'coach', file),
   row('DELETE', '/athletes/:athlete', 'coach'),

@@ -73,12 +73,26 @@ describe('lists come in pages', () => {
     expect(await titles('undated=true')).toEqual(['Quay']);
     expect((await own('GET', '/workouts?from=soon')).status).toBe(400);
   });
-  test('a roster comes without past results, which are texts', async () => {
+  test('a roster comes without past results; where they come, they are what each says, and no texts', async () => {
     const [workout, athlete] = [await addWorkout(desk), await addAthlete(desk, 'Thessin')];
     await desk('POST', `/workouts/${workout}/scores`, { athleteId: athlete, score: '9+4' });
     const resultsOf = async (query: string): Promise<unknown[]> =>
       (await desk('GET', `/athletes${query}`)).json.athletes.find(({ id }: { id: number }) => id === athlete).results;
-    expect([(await resultsOf('')).length, (await resultsOf('?results=no')).length]).toEqual([1, 0]);
+    expect(await resultsOf('?results=no')).toEqual([]);
+    expect(await resultsOf('')).toEqual([
+      {
+        workoutId: workout,
+        result: { fitness: { log: expect.any(Number), spread: expect.any(Number) }, movements: expect.arrayContaining(['burpee']), reps: expect.any(Object) },
+      },
+    ]);
+    // not read yet, as after a change of the model: the text itself stands in for it
+    await instance.database.sequelize.query('UPDATE readings SET revision = revision + 1, failures = 3 WHERE athlete_id = :athlete', {
+      replacements: { athlete },
+    });
+    expect(await resultsOf('')).toEqual([{ workoutId: workout, result: { workout: expect.stringContaining('burpee'), score: '9+4' } }]);
+    expect((await desk('GET', `/athletes/${athlete}/results`)).json.results).toEqual([
+      { workoutId: workout, title: 'Squall', score: '9+4', loggedAt: expect.any(String), beyond: null, verdict: null },
+    ]);
   });
 });
 

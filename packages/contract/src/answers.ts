@@ -1,4 +1,5 @@
 /** What the server answers over HTTP: it checks its answers against these, and the web takes its types from them. */
+import { patterns } from '@gambito/core';
 import { z } from 'zod';
 import { boardRowSchema, dayRowSchema } from './file-schemas';
 import { scoreKindSchema } from './workout-schema';
@@ -12,8 +13,25 @@ export const meSchema = z.object({
 });
 export type Me = z.infer<typeof meSchema>;
 
-/** a score in the version done, as past results travel */
-export const storedResultSchema = z.object({ workoutId: z.number(), workout: z.string(), score: z.string() });
+/** what a past result says for the next version of its athlete */
+export const readPastSchema = z.object({
+  fitness: z.object({ log: z.number(), spread: z.number() }).nullable(),
+  movements: z.array(z.string()).readonly(),
+  reps: z.partialRecord(z.enum(patterns), z.number()),
+});
+/** as past results travel: what one says; or, until it was read, the text of the version done with its score */
+export const storedResultSchema = z.object({ workoutId: z.number(), result: z.union([readPastSchema, z.object({ workout: z.string(), score: z.string() })]) });
+/** a past result as a person's screen lists it */
+export const listedResultSchema = z.object({
+  workoutId: z.number(),
+  title: z.string(),
+  score: z.string(),
+  loggedAt: z.string(),
+  /** beside what was expected of the athlete, in logarithms of fitness; null where nothing can be told */
+  beyond: z.number().nullable(),
+  verdict: z.string().nullable(),
+});
+export type ListedResult = z.infer<typeof listedResultSchema>;
 export const storedAthleteSchema = z.object({
   id: z.number(),
   name: z.string(),

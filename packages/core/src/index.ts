@@ -17,10 +17,10 @@ export { patterns, muscles, type Movement, type Pattern, type Muscle } from './m
 export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
 
 // people and kit
-export { fileWithResults, readAthlete, type AthleteProblem } from './athlete/read-athlete';
+export { athleteWith, readAthlete, type AthleteProblem } from './athlete/read-athlete';
 export { readPlace } from './athlete/read-place';
 export { readMass, readLength } from './athlete/measures';
-export { avoidNames, levels, type Athlete, type AvoidName, type Level } from './athlete/athlete';
+export { avoidNames, levels, type Athlete, type AvoidName, type Level, type LoggedResult, type ReadPast } from './athlete/athlete';
 export { readKit, type KitProblem } from './kit/read-kit';
 export { describeItems } from './kit/describe-items';
 export { barePlace, type KitItem, type Place } from './kit/kit';
@@ -97,6 +97,7 @@ export {
   type LearnedConversions,
   type LearnedSwap,
 } from './scoring/learn-conversions';
+export { pastOf, readPastResult } from './scoring/past-result';
 export { capacityOf, learnFitness, pastResultsSentence, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, readScoreAs, type Score } from './scoring/score-text';
 export {

@@ -1,4 +1,4 @@
-import { athleteFileSchema, storedAthleteSchema } from '@gambito/contract';
+import { athleteFileSchema, listedResultSchema, storedAthleteSchema } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachScope } from '../platform/scopes';
@@ -28,6 +28,14 @@ export function athleteRoutes(plain: FastifyInstance, services: Services): void 
       const page = await athletes.page(coachIn(request).id, { after, most: pageSize, results: results === 'yes' });
       return { athletes: page, next: page.length < pageSize ? null : page.at(-1)!.id };
     },
+  );
+  app.get('/athletes/:id', { schema: { summary: 'One athlete', params: idParams, response: { 200: storedAthleteSchema } } }, async (request) =>
+    athletes.find(coachIn(request).id, request.params.id),
+  );
+  app.get(
+    '/athletes/:id/results',
+    { schema: { summary: 'What an athlete scored, newest first', params: idParams, response: { 200: z.object({ results: z.array(listedResultSchema) }) } } },
+    async (request) => ({ results: await athletes.results(coachIn(request).id, request.params.id) }),
   );
   app.post(
     '/athletes',

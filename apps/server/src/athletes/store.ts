@@ -1,13 +1,14 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
-import type { StoredAthlete } from '@gambito/contract';
+import type { ListedResult, StoredAthlete } from '@gambito/contract';
+import type { ReadPast, ReadResult } from '@gambito/core';
 import { Op, QueryTypes } from 'sequelize';
 import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import { groupBy } from '../platform/group-by';
 import type { AthleteRow } from '../platform/models';
+import { parsed } from '../platform/parsed';
 
-type PastResult = StoredAthlete['results'][number];
 export type AthleteFile = Readonly<Record<string, unknown>>;
 
 /** What a screen needs to name somebody. */
@@ -20,7 +21,7 @@ export interface AthletePageAsked {
   /** the last of the page before */
   readonly after: number | null;
   readonly most: number;
-  /** whether past results are wanted: each is a text */
+  /** whether past results are wanted */
   readonly results: boolean;
 }
 export interface AthleteStore {
@@ -29,6 +30,8 @@ export interface AthleteStore {
   names(coachId: number): Promise<AthleteName[]>;
   /** @throws {Problem} not_found */
   find(coachId: number, id: number): Promise<StoredAthlete>;
+  /** what somebody scored, newest first; the athlete is the coach's. @throws {Problem} not_found */
+  results(coachId: number, id: number): Promise<ListedResult[]>;
   create(coachId: number, file: AthleteFile): Promise<StoredAthlete>;
   /** @throws {Problem} changed_elsewhere, with what stands there */
   save(coachId: number, id: number, file: AthleteFile, revision: number): Promise<StoredAthlete>;
@@ -42,26 +45,54 @@ export const mostResults = 8;
 const nameOf = (file: AthleteFile): string => (typeof file['name'] === 'string' && file['name'].trim()) || 'Athlete';
 const categoryOf = (category: unknown): AthleteName['category'] => (category === 'women' ? 'women' : 'men');
 
-const newestResults = `SELECT athlete_id AS athleteId, workout_id AS workoutId, version_text AS workout, score
-  FROM (SELECT athlete_id, workout_id, version_text, score, id, ROW_NUMBER() OVER (PARTITION BY athlete_id ORDER BY created_at DESC, id DESC) AS place
-        FROM scores WHERE deleted_at IS NULL AND athlete_id IN (:ids)) AS newest
-  WHERE place <= :mostResults ORDER BY athlete_id, place`;
+/** What each says where it was read; its text only where it waits to be. */
+const newestResults = `SELECT n.athlete_id AS athleteId, n.workout_id AS workoutId, IF(r.read_revision = r.revision, r.past, NULL) AS past,
+    IF(r.read_revision = r.revision AND r.past IS NOT NULL, NULL, s.version_text) AS workout, s.score
+  FROM (SELECT id, athlete_id, workout_id, ROW_NUMBER() OVER (PARTITION BY athlete_id ORDER BY created_at DESC, id DESC) AS place
+        FROM scores WHERE deleted_at IS NULL AND athlete_id IN (:ids)) AS n
+    JOIN scores s ON s.id = n.id LEFT JOIN readings r ON r.score_id = n.id
+  WHERE n.place <= :mostResults ORDER BY n.athlete_id, n.place`;
+interface ResultRow {
+  readonly athleteId: number;
+  readonly workoutId: number;
+  readonly past: unknown;
+  readonly workout: string | null;
+  readonly score: string;
+}
+const resultOf = ({ workoutId, past, workout, score }: ResultRow): StoredAthlete['results'][number] => ({
+  workoutId,
+  result: workout === null ? parsed<ReadPast>(past) : { workout, score },
+});
+
+const listedResults = `SELECT s.workout_id AS workoutId, w.title, s.score, s.created_at AS loggedAt, IF(r.read_revision = r.revision, r.reading, NULL) AS reading
+  FROM scores s JOIN workouts w ON w.id = s.workout_id LEFT JOIN readings r ON r.score_id = s.id
+  WHERE s.athlete_id = :id AND s.deleted_at IS NULL ORDER BY s.created_at DESC, s.id DESC LIMIT :mostListed`;
+interface ListedRow extends Omit<ListedResult, 'loggedAt' | 'beyond' | 'verdict'> {
+  readonly loggedAt: Date;
+  readonly reading: unknown;
+}
+/** results that a person's screen lists */
+const mostListed = 100;
+
+function listed({ reading, loggedAt, ...row }: ListedRow): ListedResult {
+  const [lead] = reading === null ? [] : parsed<(ReadResult | null)[]>(reading);
+  const read = lead?.reading;
+  return { ...row, loggedAt: loggedAt.toISOString(), beyond: read ? read.apparent - read.expected : null, verdict: read?.verdict ?? null };
+}
 
 export function athleteStore(database: Database): AthleteStore {
   const { sequelize, models, read, transact } = database;
   const show = async (rows: readonly AthleteRow[], withResults = true): Promise<StoredAthlete[]> => {
     const ids = withResults ? rows.map(({ id }) => id) : [];
     const past =
-      ids.length === 0
-        ? []
-        : await read(() => sequelize.query<PastResult & { athleteId: number }>(newestResults, { replacements: { ids, mostResults }, type: QueryTypes.SELECT }));
+      ids.length === 0 ? [] : await read(() => sequelize.query<ResultRow>(newestResults, { replacements: { ids, mostResults }, type: QueryTypes.SELECT }));
     const results = groupBy(past, ({ athleteId }) => athleteId);
     return rows.map(({ id, name, file, revision }) => ({
       id,
       name,
       file,
       revision,
-      results: (results.get(id) ?? []).map(({ workoutId, workout, score }) => ({ workoutId, workout, score })),
+      results: (results.get(id) ?? []).map(resultOf),
     }));
   };
   const find = async (coachId: number, id: number): Promise<StoredAthlete> => {
@@ -86,6 +117,11 @@ export function athleteStore(database: Database): AthleteStore {
       return rows.map(({ id, name, category }) => ({ id, name, category: categoryOf(category) }));
     },
     find,
+    results: async (coachId, id) => {
+      await find(coachId, id);
+      const rows = await read(() => sequelize.query<ListedRow>(listedResults, { replacements: { id, mostListed }, type: QueryTypes.SELECT }));
+      return rows.map(listed);
+    },
     create: async (coachId, file) => {
       const row = await transact((transaction) =>
         models.athletes.create({ coachId, name: nameOf(file), file: { ...file }, revision: 1, deletedAt: null }, { transaction }),

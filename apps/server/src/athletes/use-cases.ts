@@ -24,6 +24,6 @@ export async function athleteInput(
   workoutId: number,
 ): Promise<AthleteInput & { readonly stored: StoredAthlete }> {
   const stored = await services.athletes.find(coach.id, athleteId);
-  const results = stored.results.filter((result) => result.workoutId !== workoutId);
+  const results = stored.results.filter((past) => past.workoutId !== workoutId).map(({ result }) => result);
   return { stored, file: stored.file, results, today: todayIn(coach.timeZone, services.now()) };
 }

@@ -8,6 +8,7 @@ import * as jobs from './0002-jobs';
 import * as scoresByAthlete from './0003-scores-by-athlete';
 import * as longerScores from './0004-longer-scores';
 import * as readingsAndLeases from './0005-readings-and-leases';
+import * as theDesk from './0006-the-desk';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -15,6 +16,7 @@ const migrations = [
   { name: '0003-scores-by-athlete', ...scoresByAthlete },
   { name: '0004-longer-scores', ...longerScores },
   { name: '0005-readings-and-leases', ...readingsAndLeases },
+  { name: '0006-the-desk', ...theDesk },
 ];
 
 /** What migrating itself needs first. */

@@ -13,9 +13,20 @@ export interface CoachRow extends Row<CoachRow> {
   rules: unknown;
   /** 1 for who set the instance up, null for everybody else: unique, so that there is one */
   founder: number | null;
+  /** of the week: 0 Sunday, 1 Monday */
+  firstDay: CreationOptional<number>;
 }
 export interface SessionRow extends Row<SessionRow> {
   tokenHash: string;
+  coachId: number;
+  expiresAt: Date;
+  /** what the browser calls itself */
+  device: CreationOptional<string>;
+  createdAt: CreationOptional<Date>;
+}
+export interface InvitationRow extends Row<InvitationRow> {
+  tokenHash: string;
+  /** who invites */
   coachId: number;
   expiresAt: Date;
 }
@@ -33,9 +44,18 @@ export interface WorkoutRow extends Row<WorkoutRow> {
   title: string;
   text: string;
   day: string | null;
+  tags: CreationOptional<string[]>;
+  /** groups it is for; none: everybody */
+  audience: CreationOptional<string[]>;
   revision: number;
   deletedAt: Date | null;
   updatedAt: CreationOptional<Date>;
+}
+export interface RevisionRow extends Row<RevisionRow> {
+  workoutId: number;
+  revision: number;
+  text: string;
+  savedAt: Date;
 }
 export interface LockRow extends Row<LockRow> {
   id: CreationOptional<number>;
@@ -56,6 +76,7 @@ export interface SendRow extends Row<SendRow> {
   sentAt: Date;
   expiresAt: Date;
   revokedAt: Date | null;
+  openedAt: CreationOptional<Date | null>;
 }
 export interface ScoreRow extends Row<ScoreRow> {
   id: CreationOptional<number>;
@@ -82,6 +103,8 @@ export interface ReadingRow extends Row<ReadingRow> {
   /** a board each; null where the score cannot be carried over */
   reading: unknown;
   lesson: unknown;
+  /** what the score says for later versions of its athlete */
+  past: CreationOptional<unknown>;
   /** one server reads it at a time */
   leasedUntil: Date | null;
   failures: number;
@@ -117,8 +140,10 @@ export interface LeaseRow extends Row<LeaseRow> {
 export interface Models {
   readonly coaches: ModelStatic<CoachRow>;
   readonly sessions: ModelStatic<SessionRow>;
+  readonly invitations: ModelStatic<InvitationRow>;
   readonly athletes: ModelStatic<AthleteRow>;
   readonly workouts: ModelStatic<WorkoutRow>;
+  readonly revisions: ModelStatic<RevisionRow>;
   readonly locks: ModelStatic<LockRow>;
   readonly sends: ModelStatic<SendRow>;
   readonly scores: ModelStatic<ScoreRow>;
@@ -133,6 +158,7 @@ export interface Models {
 const id = () => ({ type: DataTypes.INTEGER.UNSIGNED, primaryKey: true, autoIncrement: true });
 const number = () => ({ type: DataTypes.INTEGER.UNSIGNED, allowNull: false });
 const key = () => ({ type: DataTypes.INTEGER.UNSIGNED, allowNull: false, primaryKey: true });
+const hashed = () => ({ type: DataTypes.CHAR(64), primaryKey: true });
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
 const string = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
 const named = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false, primaryKey: true });
@@ -153,8 +179,16 @@ export function defineModels(sequelize: Sequelize): Models {
       units: string(2),
       rules: json(),
       founder: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
+      firstDay: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
     }),
-    sessions: sequelize.define<SessionRow>('sessions', { tokenHash: { type: DataTypes.CHAR(64), primaryKey: true }, coachId: number(), expiresAt: moment() }),
+    sessions: sequelize.define<SessionRow>('sessions', {
+      tokenHash: hashed(),
+      coachId: number(),
+      expiresAt: moment(),
+      device: { ...string(200), defaultValue: '' },
+      createdAt: moment(),
+    }),
+    invitations: sequelize.define<InvitationRow>('invitations', { tokenHash: hashed(), coachId: number(), expiresAt: moment() }),
     athletes: sequelize.define<AthleteRow>('athletes', {
       id: id(),
       coachId: number(),
@@ -169,10 +203,13 @@ export function defineModels(sequelize: Sequelize): Models {
       title: string(200),
       text: text(),
       day: { type: DataTypes.DATEONLY, allowNull: true },
+      tags: { ...json(), defaultValue: [] },
+      audience: { ...json(), defaultValue: [] },
       revision: number(),
       deletedAt: maybe(),
       updatedAt: moment(),
     }),
+    revisions: sequelize.define<RevisionRow>('workout_revisions', { workoutId: key(), revision: key(), text: text(), savedAt: moment() }),
     locks: sequelize.define<LockRow>('locks', { id: id(), workoutId: number(), athleteId: number(), locks: json() }),
     sends: sequelize.define<SendRow>('sends', {
       id: id(),
@@ -186,6 +223,7 @@ export function defineModels(sequelize: Sequelize): Models {
       sentAt: moment(),
       expiresAt: moment(),
       revokedAt: maybe(),
+      openedAt: maybe(),
     }),
     scores: sequelize.define<ScoreRow>('scores', {
       id: id(),
@@ -209,6 +247,7 @@ export function defineModels(sequelize: Sequelize): Models {
       model: { type: DataTypes.STRING(40), allowNull: true },
       reading: maybeJson(),
       lesson: maybeJson(),
+      past: maybeJson(),
       leasedUntil: maybe(),
       failures: number(),
     }),

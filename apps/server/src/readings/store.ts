@@ -1,6 +1,7 @@
 /** What scores say, stored: computed once by the workers, computed anew when something it was read of changes. */
 import type { FitnessResult, ReadResult } from '@gambito/core';
 import { QueryTypes } from 'sequelize';
+import { parsed } from '../platform/parsed';
 import type { Database } from '../platform/database';
 import { mostResults } from '../athletes/store';
 import type { MadeReading } from '../platform/pool/tasks';
@@ -69,8 +70,6 @@ const boardQuery = `SELECT s.id AS scoreId, s.athlete_id AS athleteId, a.name, J
   FROM scores s JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL LEFT JOIN readings r ON r.score_id = s.id
   WHERE s.workout_id = :workoutId AND s.deleted_at IS NULL ORDER BY s.id`;
 
-const parsed = <T>(value: unknown): T => (typeof value === 'string' ? (JSON.parse(value) as T) : (value as T));
-
 export function readingStore({ sequelize, read, write, transact }: Database): ReadingStore {
   const select = <T extends object>(sql: string, replacements: Record<string, unknown>): Promise<T[]> =>
     read(() => sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT }));
@@ -104,12 +103,21 @@ export function readingStore({ sequelize, read, write, transact }: Database): Re
           });
         return ids;
       }),
-    keep: async ({ scoreId, revision }, { read: reading, lesson }, model) => {
+    keep: async ({ scoreId, revision }, { read: reading, lesson, past }, model) => {
       await write(() =>
         sequelize.query(
-          `UPDATE readings SET reading = :reading, lesson = :lesson, model = :model, read_revision = :revision, leased_until = NULL, failures = 0, updated_at = NOW(3)
+          `UPDATE readings SET reading = :reading, lesson = :lesson, past = :past, model = :model, read_revision = :revision, leased_until = NULL, failures = 0, updated_at = NOW(3)
            WHERE score_id = :scoreId AND revision = :revision`,
-          { replacements: { reading: JSON.stringify(reading), lesson: lesson && JSON.stringify(lesson), model, scoreId, revision } },
+          {
+            replacements: {
+              reading: JSON.stringify(reading),
+              lesson: lesson && JSON.stringify(lesson),
+              past: JSON.stringify(past),
+              model,
+              scoreId,
+              revision,
+            },
+          },
         ),
       );
     },

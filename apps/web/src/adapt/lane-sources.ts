@@ -1,5 +1,5 @@
 /** Whose versions there are of a workout, and how one is asked for: the same question has the same answer wherever it is asked. */
-import { fileWithResults, usualTiers, type HouseRules, type Lock } from '@gambito/core';
+import { usualTiers, type HouseRules, type Lock } from '@gambito/core';
 import { queryOptions } from '@tanstack/react-query';
 import type { StoredAthlete, StoredLocks } from '../api/types';
 import type { Core } from '../workers/core-client';
@@ -33,10 +33,8 @@ export const athleteSource = (workoutId: number, { id, name, file, results }: St
   sub: placeName(file),
   who: {
     kind: 'athlete',
-    file: fileWithResults(
-      file,
-      results.filter((result) => result.workoutId !== workoutId),
-    ),
+    file,
+    past: results.filter((past) => past.workoutId !== workoutId).map(({ result }) => result),
   },
   locks: locks.find(({ athleteId }) => athleteId === id)?.locks ?? none,
 });

@@ -3,7 +3,7 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClie
 import { defaultRules, type HouseRules, type Lock } from '@gambito/core';
 import { toast } from 'sonner';
 import { allPages, api, messageOf } from './client';
-import type { AthletePage, Board, ListedWorkout, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
+import type { AthletePage, Board, ListedResult, ListedWorkout, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
 
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => api<Me>('/me') });
 /** Names and files, without what was scored before. */
@@ -42,6 +42,10 @@ export const useSends = (id: number) =>
   });
 export const useBoard = (id: number) =>
   useQuery({ queryKey: ['workouts', id, 'board'], queryFn: () => api<Board>(`/workouts/${id}/board`), refetchInterval: 20_000 });
+export const useAthlete = (id: number | null) =>
+  useQuery({ queryKey: ['athletes', id], queryFn: () => api<StoredAthlete>(`/athletes/${id}`), enabled: id !== null });
+export const useResults = (id: number) =>
+  useQuery({ queryKey: ['athletes', id, 'results'], queryFn: async () => (await api<{ results: ListedResult[] }>(`/athletes/${id}/results`)).results });
 export const useRules = () =>
   useQuery({ queryKey: ['rules'], queryFn: async () => ({ ...defaultRules, ...(await api<{ rules: HouseRules }>('/rules')).rules }) });
 export const useAthletePage = (token: string) => useQuery({ queryKey: ['a', token], queryFn: () => api<AthletePage>(`/a/${token}`), retry: 1 });

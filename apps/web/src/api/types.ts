@@ -7,6 +7,7 @@ export type {
   BoardEntry,
   ClockCue,
   DayEntry,
+  ListedResult,
   ListedWorkout,
   LoggedScore,
   Me,

@@ -1,35 +1,60 @@
-/** What an athlete's own scores say beside the figures in the file; the versions already use it. */
-import { fileWithResults, parseWorkout } from '@gambito/core';
+/** What an athlete's own scores say beside the figures in the file: a sentence, a small chart over time, and the scores themselves. */
 import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import type { StoredAthlete } from '../api/types';
+import { useResults } from '../api/queries';
+import type { ListedResult, StoredAthlete } from '../api/types';
+import { shortDay } from '../shell/days';
 import { core } from '../workers/core-client';
 
+// the chart's library is large, and most people are opened for their kit
+const ResultsChart = lazy(async () => ({ default: (await import('./results-chart')).ResultsChart }));
+/** a line needs so many points to say anything */
+const fewest = 3;
+
 export function PastResults({ stored, today }: { stored: StoredAthlete; today: string }) {
-  const { data } = useQuery({
-    queryKey: ['past-results', stored.file, stored.results, today],
-    queryFn: () => core().pastResults(fileWithResults(stored.file, stored.results), today),
-    staleTime: Infinity,
-  });
-  if (stored.results.length === 0) return null;
+  const { data: results } = useResults(stored.id);
+  if (!results || results.length === 0) return null;
+  const told = results.filter(({ beyond }) => beyond !== null);
   return (
     <section className="mb-4 text-sm" aria-label="Past results">
       <h2 className="font-serif text-base font-semibold">Past results</h2>
-      {data && (
-        <p>
-          {data.sentence[0]!.toUpperCase() + data.sentence.slice(1)}, give or take {Math.round(data.openShare * 100)} %. Versions count with it.
-        </p>
+      <Sentence stored={stored} today={today} />
+      {told.length >= fewest && (
+        <Suspense fallback={<div className="h-28" />}>
+          <ResultsChart results={told} />
+        </Suspense>
       )}
-      <ul className="mt-1">
-        {stored.results.map((each) => (
-          <li key={each.workoutId} className="flex justify-between gap-3 border-b border-line">
-            <Link className="truncate underline" to={`/workouts/${each.workoutId}/board`}>
-              {parseWorkout(each.workout).workout.title ?? 'Untitled'}
-            </Link>
-            <span className="tabular-nums">{each.score}</span>
-          </li>
+      <ul className="mt-1 max-h-72 overflow-auto">
+        {results.map((result) => (
+          <ResultLine key={result.workoutId} result={result} />
         ))}
       </ul>
     </section>
+  );
+}
+
+function Sentence({ stored: { file, results }, today }: { stored: StoredAthlete; today: string }) {
+  const past = results.map(({ result }) => result);
+  const { data } = useQuery({ queryKey: ['past-results', file, past, today], queryFn: () => core().pastResults(file, past, today), staleTime: Infinity });
+  if (!data) return null;
+  return (
+    <p>
+      {data.sentence[0]!.toUpperCase() + data.sentence.slice(1)}, give or take {Math.round(data.openShare * 100)} %. Versions count with it.
+    </p>
+  );
+}
+
+function ResultLine({ result: { workoutId, title, score, loggedAt, verdict } }: { result: ListedResult }) {
+  return (
+    <li className="grid grid-cols-[4rem_1fr_auto] items-baseline gap-x-2 border-b border-line py-0.5" title={verdict ?? undefined}>
+      <time dateTime={loggedAt} className="text-soft">
+        {shortDay(loggedAt)}
+      </time>
+      <Link className="truncate underline" to={`/workouts/${workoutId}/board`}>
+        {title}
+      </Link>
+      <span className="tabular-nums">{score}</span>
+    </li>
   );
 }

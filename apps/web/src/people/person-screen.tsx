@@ -1,7 +1,8 @@
 /** One athlete and one place: a short form, a free-text kit that shows at once the loads it makes. */
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { useAthletes } from '../api/queries';
+import { ApiError } from '../api/client';
+import { useAthlete } from '../api/queries';
 import type { StoredAthlete } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
@@ -16,11 +17,11 @@ import { usePerson, type PersonForm } from './use-person';
 
 export function PersonScreen() {
   const id = useParams()['id'];
-  const { data: athletes, error, refetch } = useAthletes();
+  const { data: stored, error, refetch } = useAthlete(id === 'new' ? null : Number(id));
+  if (id === 'new') return <Person key={id} stored={null} />;
+  if (error instanceof ApiError && error.problem.status < 500) return <p className="p-6">This athlete was deleted or never here.</p>;
   if (error) return <Failed error={error} retry={() => void refetch()} />;
-  if (!athletes) return <Loading />;
-  const stored = id === 'new' ? null : athletes.find((athlete) => String(athlete.id) === id);
-  if (stored === undefined) return <p className="p-6">This athlete was deleted or never here.</p>;
+  if (!stored) return <Loading />;
   return <Person key={id} stored={stored} />;
 }
 

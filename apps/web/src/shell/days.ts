@@ -11,3 +11,5 @@ export function todayIn(timeZone: string | undefined): string {
 /** A moment as the day it is. */
 export const dayText = (moment: Date): string => format(moment, 'yyyy-MM-dd');
 export const showDay = (day: string | null): string => (day ? format(parseISO(day), 'EEE d MMM') : 'no day yet');
+/** Without its weekday, for narrow columns. */
+export const shortDay = (day: string): string => format(parseISO(day), 'd MMM');

@@ -1,6 +1,7 @@
 /** The core, off the page's thread. Values cross as plain data. */
 import {
   adapt,
+  athleteWith,
   alternativesFor,
   rulesAtWork,
   barePlace,
@@ -11,7 +12,6 @@ import {
   pastResultsSentence,
   planPacing,
   predictWorkout,
-  readAthlete,
   referenceCapacity,
   runWarnings,
   tierAthlete,
@@ -22,10 +22,12 @@ import {
   type Category,
   type HouseRules,
   type Lock,
+  type LoggedResult,
   type MassUnit,
   type PartDescription,
   type Pacing,
   type Place,
+  type ReadPast,
   type RuleAtWork,
   type Run,
   type RunWarning,
@@ -40,7 +42,10 @@ export interface LiveReference {
   readonly run: Run;
   readonly stimulus: PartDescription[];
 }
-export type Who = { readonly kind: 'athlete'; readonly file: unknown } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
+/** What somebody scored before: what it says, or its text until it was read. */
+export type Past = readonly (LoggedResult | ReadPast)[];
+export type Who =
+  { readonly kind: 'athlete'; readonly file: unknown; readonly past: Past } | { readonly kind: 'tier'; readonly name: string; readonly category: Category };
 
 /** A text, and the unit that its loads are in where they say none: the room's. */
 export interface Source {
@@ -61,19 +66,19 @@ const read = new Map<string, Athlete>();
 /** a class and a few edits of it */
 const mostRead = 200;
 
-function athleteFrom(file: unknown, today: string): Athlete {
-  const key = JSON.stringify([file, today]);
+function athleteFrom(file: unknown, past: Past, today: string): Athlete {
+  const key = JSON.stringify([file, past, today]);
   const before = read.get(key);
   if (before) return before;
   if (read.size >= mostRead) read.clear();
-  const { athlete } = readAthlete(file, today);
+  const athlete = athleteWith(file, past, today);
   read.set(key, athlete);
   return athlete;
 }
 
 function person(who: Who, today: string): { athlete: Athlete; place: Place } {
   if (who.kind === 'tier') return tierAthlete(who.name, who.category);
-  const athlete = athleteFrom(who.file, today);
+  const athlete = athleteFrom(who.file, who.past, today);
   return { athlete, place: athlete.places[0] ?? barePlace };
 }
 
@@ -101,8 +106,8 @@ const worker = {
     return rulesAtWork(parseWorkout(text, { units }).workout, athlete, { place, rules, locks });
   },
   /** What past scores say beside the figures of the file; null without any. */
-  pastResults(file: unknown, today: string): { sentence: string; openShare: number } | null {
-    const { fitness, fitnessSpread, pastResults } = capacityOf(athleteFrom(file, today));
+  pastResults(file: unknown, past: Past, today: string): { sentence: string; openShare: number } | null {
+    const { fitness, fitnessSpread, pastResults } = capacityOf(athleteFrom(file, past, today));
     return pastResults === 0 ? null : { sentence: pastResultsSentence({ fitness, used: pastResults }), openShare: fitnessSpread };
   },
   /** The workout as written, once, for the reference athlete of a column: what is redrawn while a figure is dragged. */

@@ -1,5 +1,5 @@
 /** Who trains: what is known of the person, nothing estimated. */
-import type { AvoidTag, Engine } from '../movements/movement';
+import type { AvoidTag, Engine, Pattern } from '../movements/movement';
 import type { MassUnit } from '../units/mass';
 import type { Category } from '../workout/workout';
 import type { Place } from '../kit/kit';
@@ -29,6 +29,20 @@ export interface KnownMax {
   readonly kg: number;
   readonly reps: number;
 }
+/** A score of a workout already done: the text of the version, and the score as written. */
+export interface LoggedResult {
+  readonly workout: string;
+  readonly score: string;
+}
+/** What such a result says, read once. */
+export interface ReadPast {
+  /** ln of the fitness that the score shows, 0 as the figures told say, and its standard deviation; null where it tells nothing */
+  readonly fitness: { readonly log: number; readonly spread: number } | null;
+  /** movement ids of what was done */
+  readonly movements: readonly string[];
+  /** counted reps of what was done */
+  readonly reps: Readonly<Partial<Record<Pattern, number>>>;
+}
 export interface Athlete {
   readonly name: string;
   readonly category: Category;
@@ -54,8 +68,7 @@ export interface Athlete {
   readonly prefer: Readonly<Record<string, string>>;
   readonly timeAvailableSeconds: number | null;
   readonly places: readonly Place[];
-  /** scores of workouts already done: the text of the version, and the score as written */
-  readonly results?: readonly { readonly workout: string; readonly score: string }[];
+  readonly results?: readonly (LoggedResult | ReadPast)[];
   /** what had to be assumed while reading */
   readonly assumed: readonly string[];
 }

@@ -6,7 +6,7 @@ import { barePlace } from '../kit/kit';
 import { findMovement } from '../movements/names';
 import { isMovementId } from '../movements/catalogue';
 import type { MassUnit } from '../units/mass';
-import { avoidNames, levels, type Athlete, type AvoidName, type KnownMax, type Level, type TimedEffort } from './athlete';
+import { avoidNames, levels, type Athlete, type AvoidName, type KnownMax, type Level, type LoggedResult, type ReadPast, type TimedEffort } from './athlete';
 import { entriesOf, isPlain, mostEntries, type AthleteProblem, type Plain, type Tell } from './file';
 import { readBest, readDurationOf, readLength, readMass, readMax, textOf } from './measures';
 import { readPlace } from './read-place';
@@ -51,13 +51,6 @@ function readAge(file: Plain, today: string, tell: Tell): number | null {
       : `“${written}” is no ${said === 'age' ? 'age' : 'year'}; expected such as ${expected}.`,
   );
   return null;
-}
-
-/** An athlete file with results that were logged elsewhere, after those it tells itself. Anything that is no file is left as it is. */
-export function fileWithResults(file: unknown, logged: readonly { readonly workout: string; readonly score: string }[]): unknown {
-  if (!isPlain(file) || logged.length === 0) return file;
-  const told: unknown[] = Array.isArray(file['results']) ? file['results'] : [];
-  return { ...file, results: [...told, ...logged.map(({ workout, score }) => ({ workout, score }))] };
 }
 
 function readResults(raw: unknown, tell: Tell): { workout: string; score: string }[] {
@@ -220,4 +213,10 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
     },
     problems,
   };
+}
+
+/** An athlete with results that were logged elsewhere, after those the file tells itself. */
+export function athleteWith(file: unknown, logged: readonly (LoggedResult | ReadPast)[], today: string): Athlete {
+  const { athlete } = readAthlete(file, today);
+  return logged.length === 0 ? athlete : { ...athlete, results: [...(athlete.results ?? []), ...logged] };
 }

@@ -3,15 +3,11 @@
  * Each result gives ln(fitness) by root-finding through the simulation, with a standard deviation of score noise ÷ elasticity. The posterior is that of a normal
  * prior around 0 and Huber's weights (Huber 1964): a residual beyond 1.5 standard deviations counts in proportion, not in square.
  */
-import type { Athlete } from '../athlete/athlete';
+import type { Athlete, ReadPast } from '../athlete/athlete';
 import { estimateCapacity, type Capacity } from '../capacity/capacity';
-import { parseWorkout } from '../notation/parse-workout';
-import { compile } from '../simulate/program';
 import type { Workout } from '../workout/workout';
-import { elasticityNear, fitnessFor, scorer } from './score-of-fitness';
-import { leadingScore } from './check-score';
+import { observe, pastOf } from './past-result';
 import type { Score } from './score-text';
-import { scoreValue } from './score-value';
 
 export interface PastResult {
   readonly workout: Workout;
@@ -25,26 +21,8 @@ export interface Learned {
   readonly used: number;
 }
 
-/** log standard deviation of a score that is not fitness: the day and the pacing, and what the model has wrong about a workout (round figures) */
-const dayNoise = 0.05;
-const workoutNoise = 0.06;
 const huberLimit = 1.5;
-const leastElasticity = 0.15;
-
-interface Observed {
-  readonly log: number;
-  readonly spread: number;
-}
-
-function observe(capacity: Capacity, { workout, score }: PastResult): Observed | null {
-  const read = scoreValue(score, workout, compile(workout, capacity));
-  if (!read || !(read.value > 0)) return null;
-  const simulated = scorer(workout, capacity, score.kind !== 'capped');
-  const fitness = fitnessFor(read.value, simulated, read.unit === 'seconds' ? 'lower' : 'higher');
-  // at the fitness assumed, so that a freak score cannot make itself look precise
-  const elasticity = elasticityNear(simulated, 1);
-  return elasticity < leastElasticity ? null : { log: Math.log(fitness), spread: Math.hypot(dayNoise, workoutNoise) / elasticity };
-}
+type Observed = NonNullable<ReadPast['fitness']>;
 
 /** @param prior log standard deviation of fitness before any result, > 0 */
 export function posteriorFitness(observed: readonly Observed[], prior: number): { log: number; spread: number } {
@@ -65,7 +43,13 @@ export function posteriorFitness(observed: readonly Observed[], prior: number): 
 }
 
 export function learnFitness(capacity: Capacity, results: readonly PastResult[]): Learned {
-  const observed = results.flatMap((each) => observe(capacity, each) ?? []);
+  return learnedFrom(
+    capacity,
+    results.flatMap(({ workout, score }) => observe(capacity, workout, score) ?? []),
+  );
+}
+
+function learnedFrom(capacity: Capacity, observed: readonly Observed[]): Learned {
   const { log, spread } = posteriorFitness(observed, capacity.fitnessSpread);
   return { fitness: Math.exp(log), spread, used: observed.length };
 }
@@ -82,14 +66,9 @@ export function capacityOf(athlete: Athlete): Capacity {
 
 function withResults(athlete: Athlete): Capacity {
   const capacity = estimateCapacity(athlete);
-  const results = (athlete.results ?? []).flatMap(({ workout, score }): PastResult[] => {
-    const parsed = parseWorkout(workout);
-    const read = leadingScore(score, parsed.workout);
-    return read && parsed.diagnostics.every((each) => each.level !== 'error') ? [{ workout: parsed.workout, score: read }] : [];
-  });
-  if (results.length === 0) return capacity;
-  const { fitness, spread, used } = learnFitness(capacity, results);
-  if (used === 0) return capacity;
+  const observed = pastOf(athlete).flatMap(({ fitness }) => fitness ?? []);
+  if (observed.length === 0) return capacity;
+  const { fitness, spread, used } = learnedFrom(capacity, observed);
   return { ...capacity, fitness, fitnessSpread: spread, pastResults: used, assumed: [...capacity.assumed, pastResultsSentence({ fitness, used })] };
 }
 

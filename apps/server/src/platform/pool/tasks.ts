@@ -1,15 +1,15 @@
 /** What the workers compute: plain data in, plain data out. Everything that parses a text, adapts it or reads a score is one of these. */
 import {
+  athleteWith,
   boardLabels,
   checkScores,
-  fileWithResults,
   learnConversions,
   lessonOf,
   leadingScore,
   pageText,
   parseWorkout,
-  readAthlete,
   readEntry,
+  readPastResult,
   scoreFields,
   scoresProblem,
   type BoardLabel,
@@ -18,7 +18,9 @@ import {
   type HouseRules,
   type LearnedSwap,
   type Lock,
+  type LoggedResult,
   type MassUnit,
+  type ReadPast,
   type ReadResult,
   type ScoreField,
   type ScoreRules,
@@ -30,11 +32,11 @@ import { makeBrief, type MadeBrief } from '../../sends/brief';
 /** An athlete as stored: the file as typed, and what was scored before. */
 export interface AthleteInput {
   readonly file: Readonly<Record<string, unknown>>;
-  readonly results: readonly { readonly workout: string; readonly score: string }[];
+  readonly results: readonly (LoggedResult | ReadPast)[];
   /** ISO date the age is reckoned at */
   readonly today: string;
 }
-const athleteOf = ({ file, results, today }: AthleteInput) => readAthlete(fileWithResults(file, results), today).athlete;
+const athleteOf = ({ file, results, today }: AthleteInput) => athleteWith(file, results, today);
 
 /** The title of a text stands at its top: no more is read for it, whatever else was sent. */
 function title({ text }: { text: string }): string {
@@ -77,6 +79,8 @@ export interface ReadingInput extends AthleteInput {
 export interface MadeReading {
   readonly read: readonly (ReadResult | null)[];
   readonly lesson: FitnessResult | null;
+  /** of the athlete’s file alone, so that it holds whatever was scored before */
+  readonly past: ReadPast;
 }
 /** What a score says for each board of its workout, and what it teaches about the swaps in it. */
 function reading(input: ReadingInput): MadeReading {
@@ -87,7 +91,9 @@ function reading(input: ReadingInput): MadeReading {
   const led = leadingScore(scoreText, version);
   const byFile = athleteOf({ ...input, results: [] });
   const lesson = led && lessonOf(parseWorkout(input.originalText, { units }).workout, { athlete: byFile, version, score: led }, input.who, input.workout);
-  return rounded({ read, lesson });
+  // not rounded: a version made from it is the same as one made from the text
+  const past = readPastResult(byFile, { workout: input.versionText, score: scoreText });
+  return { ...rounded({ read, lesson }), past };
 }
 
 interface LabelsInput {
