@@ -12,7 +12,7 @@ let maruvel: Desk;
 let cookie: string;
 let other: Desk;
 let lobby: Instance;
-const mine = { workout: 0, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '' };
+const mine = { workout: 0, revision: 1, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '' };
 const theirs = { workout: 0, athlete: 0 };
 
 beforeAll(async () => {
@@ -63,11 +63,17 @@ const matrix: readonly Row[] = [
   row('GET', '/athletes/:athlete', 'coach'),
   row('GET', '/athletes/:athlete/results', 'coach'),
   row('POST', '/athletes', 'coach', file),
+  row('POST', '/athletes/many', 'coach', () => ({ athletes: [{ id: theirs.athlete, ...file() }] })),
   row('PUT', '/athletes/:athlete', 'coach', file),
   row('DELETE', '/athletes/:athlete', 'coach'),
   row('POST', '/athletes/:athlete/restore', 'coach'),
   row('GET', '/workouts', 'coach'),
+  row('GET', '/workout-tags', 'coach'),
   row('POST', '/workouts', 'coach', () => ({ text: squall })),
+  row('POST', '/workouts/many', 'coach', () => ({ workouts: [{ text: squall }] })),
+  row('POST', '/workouts/texts', 'coach', () => ({ ids: [theirs.workout] })),
+  row('GET', '/workouts/:workout/revisions', 'coach'),
+  row('GET', '/workouts/:workout/revisions/:revision', 'coach'),
   row('GET', '/workouts/:workout', 'coach'),
   row('PUT', '/workouts/:workout', 'coach', () => ({ text: 'mine now', revision: 1 })),
   row('POST', '/workouts/:workout/duplicate', 'coach'),
@@ -240,6 +246,11 @@ describe('mischief in names and texts', () => {
     expect(body.match(/^DTEND/gm)).toHaveLength(1);
     expect((await instance.stranger('GET', `/a/${token}`)).json.brief.athlete).toBe(name.trim());
   });
+  test('half a letter is taken as a sign for it, wherever it stands', async () => {
+    const id = await addAthlete(maruvel, 'Hespin');
+    const saved = await maruvel('PUT', `/athletes/${id}`, { file: { name: 'Hes\uD800pin', notes: 'x\uDC00', '\uDBFF': ['\uD83D\uDE00'] }, revision: 1 });
+    expect(saved.json.file).toEqual({ name: 'Hes\uFFFDpin', notes: 'x\uFFFD', '\uFFFD': ['\uD83D\uDE00'] });
+  });
   test('a key that is an object’s own is a key like any other', async () => {
     const odd = JSON.parse('{"name":"Hespin","constructor":"x","__proto__":{"name":"y"},"maxes":{"constructor":"80 kg","__proto__":"1 kg"}}') as object;
     expect((await maruvel('POST', '/athletes', { file: odd })).status).toBeLessThan(500);
@@ -271,6 +282,11 @@ test('two thousand bodies at every write route: no failure of ours, nothing of a
     'note',
     'locks',
     'rules',
+    'athletes',
+    'workouts',
+    'ids',
+    'tags',
+    'audience',
     'timeZone',
     'units',
     'email',

@@ -1,6 +1,7 @@
 /** What the server answers over HTTP: it checks its answers against these, and the web takes its types from them. */
 import { patterns } from '@gambito/core';
 import { z } from 'zod';
+import { audienceSchema, factsSchema, tagsSchema } from './library';
 import { boardRowSchema, dayRowSchema } from './file-schemas';
 import { scoreKindSchema } from './workout-schema';
 
@@ -48,12 +49,21 @@ export const storedWorkoutSchema = z.object({
   title: z.string(),
   text: z.string(),
   day: z.string().nullable(),
+  tags: tagsSchema,
+  audience: audienceSchema,
   revision: z.number(),
   updatedAt: z.string(),
 });
 export type StoredWorkout = z.infer<typeof storedWorkoutSchema>;
 /** A workout in a list: what it begins with, not its text. */
-export const listedWorkoutSchema = storedWorkoutSchema.pick({ id: true, title: true, day: true, revision: true }).extend({ preview: z.string() });
+export const listedWorkoutSchema = storedWorkoutSchema.pick({ id: true, title: true, day: true, tags: true, audience: true, revision: true }).extend({
+  preview: z.string(),
+  facts: factsSchema.nullable(),
+  /** how it went when it was done; null where nobody logged */
+  done: z.object({ scores: z.number(), last: z.string(), inWindow: z.number(), judged: z.number() }).nullable(),
+  /** in the bin since */
+  deletedAt: z.string().nullable(),
+});
 export type ListedWorkout = z.infer<typeof listedWorkoutSchema>;
 
 export const lockSchema = z.object({

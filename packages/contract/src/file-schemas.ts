@@ -27,6 +27,7 @@ export const athleteFileSchema = z.object({
   limits: z.record(z.string(), z.string()).optional(),
   prefer: z.record(z.string(), z.string()).optional(),
   time_available: text.optional(),
+  groups: z.array(z.string()).describe('classes and crews the athlete belongs to').optional(),
   place: placeFile.optional(),
   places: z.array(placeFile).optional(),
   results: z

@@ -1,6 +1,7 @@
 /** Everything that crosses a boundary: files, HTTP, workers. */
 export * from './file-schemas';
 export * from './answers';
+export * from './library';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
 export { readPlain } from './read-file';

@@ -13,6 +13,7 @@ export { summarize, type WorkoutSummary, type PartSummary } from './workout/summ
 export { movements, movementOf, isMovementId, mainPattern } from './movements/catalogue';
 export { findMovement, nearestMovements } from './movements/names';
 export { heights, loadHeights, rises } from './movements/heights';
+export { factsOf, type WorkoutFacts } from './workout/facts';
 export { patterns, muscles, type Movement, type Pattern, type Muscle } from './movements/movement';
 export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
 

@@ -5,9 +5,13 @@ import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { idParams, idValue, pageQuery, pageSize } from '../platform/shapes';
 import { typed } from '../platform/typed';
-import { saveAthlete } from './use-cases';
+import { saveAthlete, saveAthletes } from './use-cases';
 
 const fileSchema = athleteFileSchema.extend({ name: z.string().trim().min(1, 'expected a name').max(120) }).loose();
+
+const revision = z.number().int().min(0).max(4_000_000_000);
+/** bytes of several files at once */
+const largest = 4 * 1024 * 1024;
 
 export function athleteRoutes(plain: FastifyInstance, services: Services): void {
   coachScope(plain, services);
@@ -42,13 +46,25 @@ export function athleteRoutes(plain: FastifyInstance, services: Services): void 
     { schema: { summary: 'Add an athlete', body: z.object({ file: fileSchema }), response: { 200: storedAthleteSchema } } },
     async (request) => saveAthlete(services, coachIn(request), null, request.body.file, null),
   );
+  app.post(
+    '/athletes/many',
+    {
+      bodyLimit: largest,
+      schema: {
+        summary: 'Add and change several athletes: all of them or none',
+        body: z.object({ athletes: z.array(z.object({ id: idValue.nullable(), file: fileSchema, revision: revision.default(0) })).min(1).max(2000) }),
+        response: { 200: z.object({ ids: z.array(idValue) }) },
+      },
+    },
+    async (request) => ({ ids: await saveAthletes(services, coachIn(request), request.body.athletes) }),
+  );
   app.put(
     '/athletes/:id',
     {
       schema: {
         summary: 'Change an athlete',
         params: idParams,
-        body: z.object({ file: fileSchema, revision: z.number().int().min(0).max(4_000_000_000).nullable().default(null) }),
+        body: z.object({ file: fileSchema, revision: revision.nullable().default(null) }),
         response: { 200: storedAthleteSchema },
       },
     },

@@ -1,7 +1,7 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
-import type { ListedResult, StoredAthlete } from '@gambito/contract';
+import { groupsOf, type ListedResult, type StoredAthlete } from '@gambito/contract';
 import type { ReadPast, ReadResult } from '@gambito/core';
-import { Op, QueryTypes } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
@@ -16,6 +16,15 @@ export interface AthleteName {
   readonly id: number;
   readonly name: string;
   readonly category: 'men' | 'women';
+  readonly groups: readonly string[];
+}
+/** One of several files that are saved at once. */
+export interface FileToSave {
+  /** null: a new one */
+  readonly id: number | null;
+  readonly file: AthleteFile;
+  /** that it was changed from */
+  readonly revision: number;
 }
 export interface AthletePageAsked {
   /** the last of the page before */
@@ -33,6 +42,8 @@ export interface AthleteStore {
   /** what somebody scored, newest first; the athlete is the coach's. @throws {Problem} not_found */
   results(coachId: number, id: number): Promise<ListedResult[]>;
   create(coachId: number, file: AthleteFile): Promise<StoredAthlete>;
+  /** New ones (no id) and changed ones, all of them or none. @throws {Problem} not_found, changed_elsewhere */
+  saveMany(coachId: number, files: readonly FileToSave[]): Promise<number[]>;
   /** @throws {Problem} changed_elsewhere, with what stands there */
   save(coachId: number, id: number, file: AthleteFile, revision: number): Promise<StoredAthlete>;
   /** @throws {Problem} not_found */
@@ -100,6 +111,17 @@ export function athleteStore(database: Database): AthleteStore {
     if (!row) throw new Problem('not_found');
     return (await show([row]))[0]!;
   };
+  /** @returns its number */
+  const put = async (coachId: number, id: number | null, file: AthleteFile, revision: number, transaction: Transaction): Promise<number> => {
+    const fresh = { name: nameOf(file), file: { ...file } };
+    if (id === null) return (await models.athletes.create({ coachId, ...fresh, revision: 1, deletedAt: null }, { transaction })).id;
+    const [saved] = await models.athletes.update(
+      { ...fresh, revision: revision + 1 },
+      { where: { id, coachId, deletedAt: null, revision }, transaction },
+    );
+    if (saved === 0) throw new Problem((await models.athletes.count({ where: { id, coachId, deletedAt: null }, transaction })) > 0 ? 'changed_elsewhere' : 'not_found');
+    return id;
+  };
   return {
     page: async (coachId, { after, most, results }) => {
       const last = after === null ? null : await read(() => models.athletes.findOne({ where: { id: after, coachId }, attributes: ['id', 'name'] }));
@@ -109,12 +131,17 @@ export function athleteStore(database: Database): AthleteStore {
     },
     names: async (coachId) => {
       const rows = await read(() =>
-        sequelize.query<{ id: number; name: string; category: string | null }>(
-          `SELECT id, name, JSON_VALUE(file, '$.category') AS category FROM athletes WHERE coach_id = :coachId AND deleted_at IS NULL ORDER BY name, id`,
+        sequelize.query<{ id: number; name: string; category: string | null; groups: string | null }>(
+          `SELECT id, name, JSON_VALUE(file, '$.category') AS category, JSON_EXTRACT(file, '$.groups') AS \`groups\` FROM athletes WHERE coach_id = :coachId AND deleted_at IS NULL ORDER BY name, id`,
           { replacements: { coachId }, type: QueryTypes.SELECT },
         ),
       );
-      return rows.map(({ id, name, category }) => ({ id, name, category: categoryOf(category) }));
+      return rows.map(({ id, name, category, groups }) => ({
+        id,
+        name,
+        category: categoryOf(category),
+        groups: groupsOf(groups === null ? [] : parsed<unknown>(groups)),
+      }));
     },
     find,
     results: async (coachId, id) => {
@@ -128,6 +155,12 @@ export function athleteStore(database: Database): AthleteStore {
       );
       return (await show([row]))[0]!;
     },
+    saveMany: (coachId, files) =>
+      transact(async (transaction) => {
+        const ids: number[] = [];
+        for (const { id, file, revision } of files) ids.push(await put(coachId, id, file, revision, transaction));
+        return ids;
+      }),
     save: async (coachId, id, file, revision) => {
       // the database decides who was first
       const change = { name: nameOf(file), file: { ...file }, revision: revision + 1 };

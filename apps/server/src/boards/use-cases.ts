@@ -1,6 +1,5 @@
 /** The board of a workout: stored readings, what logged results say about the swaps, and arithmetic. */
-import type { Board, LoggedScore } from '@gambito/contract';
-import { rounded } from '@gambito/contract';
+import { isMeant, rounded, type Board, type LoggedScore, type StoredWorkout } from '@gambito/contract';
 import { placeEntries, type BoardLabel, type LearnedConversions, type ReadEntry, type ReadResult, type ScoreField } from '@gambito/core';
 import { LRUCache } from 'lru-cache';
 import type { Coach } from '../auth/store';
@@ -61,12 +60,13 @@ function entryOf(score: BoardScore, boards: number): ReadEntry<BoardScore> {
   return { entry: score, read: read.map((result) => result && { ...result, athlete: score.name }) };
 }
 
-async function missingFrom(services: Services, coach: Coach, workoutId: number, text: string, scores: readonly BoardScore[]): Promise<Board['missing']> {
+/** Of those it is meant for, who has logged nothing. */
+async function missingFrom(services: Services, coach: Coach, { id: workoutId, text, audience }: StoredWorkout, scores: readonly BoardScore[]): Promise<Board['missing']> {
   const [names, sent] = await Promise.all([services.athletes.names(coach.id), services.sends.expected(workoutId)]);
   const logged = new Set(scores.map(({ athleteId }) => athleteId));
   const sentTo = new Map(sent.map((each) => [each.athleteId, each]));
   return names
-    .filter(({ id }) => !logged.has(id))
+    .filter((athlete) => !logged.has(athlete.id) && isMeant(audience, athlete))
     .map(({ id, name, category }) => {
       const own = sentTo.get(id);
       return { athleteId: id, name, category, sent: own !== undefined, versionText: own?.versionText ?? text, expected: own?.expected ?? [] };
@@ -74,8 +74,8 @@ async function missingFrom(services: Services, coach: Coach, workoutId: number, 
 }
 
 export async function boardOf(services: Services, coach: Coach, workoutId: number): Promise<Board> {
-  const { text } = await services.workouts.find(coach.id, workoutId);
-  const labels = await labelsFor(services, coach, text);
+  const workout = await services.workouts.find(coach.id, workoutId);
+  const labels = await labelsFor(services, coach, workout.text);
   const scores = await readScores(services, workoutId);
   const learned = await learnedFor(services, coach);
   const entries = scores.map((score) => entryOf(score, labels.boards.length));
@@ -83,7 +83,7 @@ export async function boardOf(services: Services, coach: Coach, workoutId: numbe
   return {
     boards: boards.map(({ label, placed }) => ({ label, rows: placed.map(({ row, result }) => ({ ...rounded(row), ...loggedOf(result.entry) })) })),
     day: day && day.map(({ entry, ...row }) => ({ ...rounded(row), athlete: entry.name, ...loggedOf(entry) })),
-    missing: await missingFrom(services, coach, workoutId, text, scores),
+    missing: await missingFrom(services, coach, workout, scores),
     fields: labels.fields,
     school: coach.rules.board,
     dayRule: coach.rules.severalScores,

@@ -1,5 +1,5 @@
 /**
- * What a past result says, beside its reading, so that lists carry figures in place of texts; what a coach keeps about a workout: tags, whom it is for, what it said before;
+ * What a past result says, beside its reading, so that lists carry figures in place of texts; what a coach keeps about a workout: tags, whom it is for, what a library finds it by, what it said before;
  * when a link was first opened; which sessions there are, and links that invite another coach.
  */
 import { DataTypes, type QueryInterface } from 'sequelize';
@@ -8,7 +8,9 @@ import { dropColumn, dropIndex, ensureColumn, ensureIndex, moment, number, refer
 const columns: readonly (readonly [table: string, column: string, definition: string])[] = [
   ['readings', 'past', 'LONGTEXT NULL CHECK (JSON_VALID(past))'],
   ['workouts', 'tags', "LONGTEXT NOT NULL DEFAULT '[]' CHECK (JSON_VALID(tags))"],
-  ['workouts', 'audience', "LONGTEXT NOT NULL DEFAULT '[]' CHECK (JSON_VALID(audience))"],
+  ['workouts', 'audience', `LONGTEXT NOT NULL DEFAULT '{"groups":[],"athletes":[]}' CHECK (JSON_VALID(audience))`],
+  ['workouts', 'facts', 'LONGTEXT NULL CHECK (JSON_VALID(facts))'],
+  ['workouts', 'shelved', 'TINYINT AS (IF(facts IS NULL, 0, 1)) STORED'],
   ['sends', 'opened_at', 'DATETIME(3) NULL'],
   ['sessions', 'device', "VARCHAR(200) NOT NULL DEFAULT ''"],
   ['coaches', 'first_day', 'TINYINT UNSIGNED NOT NULL DEFAULT 1'],
@@ -30,11 +32,13 @@ export async function up(queries: QueryInterface): Promise<void> {
     ...times,
   });
   await ensureIndex(queries, 'workouts', ['coach_id', 'deleted_at', 'updated_at']);
+  await ensureIndex(queries, 'workouts', ['shelved']);
   await ensureIndex(queries, 'invitations', ['expires_at']);
 }
 
 export async function down(queries: QueryInterface): Promise<void> {
   for (const table of ['workout_revisions', 'invitations']) await queries.dropTable(table);
+  await dropIndex(queries, 'workouts', ['shelved']);
   await dropIndex(queries, 'workouts', ['coach_id', 'deleted_at', 'updated_at']);
-  for (const [table, column] of columns) await dropColumn(queries, table, column);
+  for (const [table, column] of [...columns].reverse()) await dropColumn(queries, table, column);
 }

@@ -1,6 +1,7 @@
 /** What a server does beside answering: jobs, readings, and clearing up. Every server takes turns; what one has begun and not ended, another goes on with. */
 import { runJobs } from '../jobs/runner';
 import { readWaiting } from '../readings/use-cases';
+import { binnedSince, shelveWaiting } from '../workouts/use-cases';
 import type { Database } from './database';
 import { takeLease } from './leases';
 import type { Services } from './services';
@@ -18,11 +19,12 @@ export interface Background {
   stop(): Promise<void>;
 }
 
-async function sweep(database: Database, { sessions, limiter, jobs, now }: Services): Promise<void> {
+async function sweep(database: Database, { sessions, limiter, jobs, workouts, now }: Services): Promise<void> {
   if (!(await takeLease(database, 'sweep', sweepSeconds))) return;
   await sessions.sweep(now());
   await limiter.sweep(now());
   await jobs.sweep(new Date(now().getTime() - jobLifetime));
+  await workouts.sweep(binnedSince(now()));
 }
 
 export function startBackground(database: Database, services: Services, report: (what: string) => void): Background {
@@ -40,8 +42,7 @@ export function startBackground(database: Database, services: Services, report: 
       sweptAt = Date.now();
       await sweep(database, services);
     }
-    const [items, readings] = [await runJobs(services, atOnce), await readWaiting(services, atOnce)];
-    return items + readings;
+    return (await runJobs(services, atOnce)) + (await readWaiting(services, atOnce)) + (await shelveWaiting(services, atOnce));
   };
   const loop = async (): Promise<void> => {
     while (!stopped) {

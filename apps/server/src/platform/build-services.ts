@@ -5,6 +5,7 @@ import { jobStore } from '../jobs/store';
 import { readingStore } from '../readings/store';
 import { scoreStore } from '../scores/store';
 import { sendStore } from '../sends/store';
+import { revisionStore } from '../workouts/revisions';
 import { workoutStore } from '../workouts/store';
 import type { Config } from './config';
 import type { Database } from './database';
@@ -31,6 +32,7 @@ export function buildServices(
     sessions: sessionStore(database),
     athletes: athleteStore(database),
     workouts: workoutStore(database),
+    revisions: revisionStore(database),
     sends: sendStore(database),
     scores: scoreStore(database),
     readings: readingStore(database),

@@ -26,9 +26,19 @@ function depthOf(value: unknown, room: number): number {
   return 1 + Math.max(0, ...Object.values(value).map((inner) => depthOf(inner, room - 1)));
 }
 
+/** Half a pair of surrogates is no letter, and no database keeps it. */
+const halfPair = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/g;
+function wellFormed(value: unknown): unknown {
+  if (typeof value === 'string') return value.replace(halfPair, '\uFFFD');
+  if (Array.isArray(value)) return value.map(wellFormed);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, inner]) => [wellFormed(key), wellFormed(inner)]));
+}
+
 export function registerGuards(app: FastifyInstance): void {
   app.addHook('preValidation', async (request) => {
     if (depthOf(request.body, deepest + 1) > deepest) throw new Problem('invalid_input', `Nested too deep: expected at most ${deepest} levels.`);
+    request.body = wellFormed(request.body);
   });
   app.addHook('onRequest', async (request) => {
     refuseForms(request);

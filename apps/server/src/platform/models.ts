@@ -1,4 +1,6 @@
 /** The tables as Sequelize sees them, bound to one connection: two applications in one process each have their own. Only stores use these. JSON columns come back parsed. */
+import { everybody, type Audience } from '@gambito/contract';
+import type { WorkoutFacts } from '@gambito/core';
 import { DataTypes, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
 
 type Row<Self extends Model> = Model<InferAttributes<Self>, InferCreationAttributes<Self>>;
@@ -45,8 +47,9 @@ export interface WorkoutRow extends Row<WorkoutRow> {
   text: string;
   day: string | null;
   tags: CreationOptional<string[]>;
-  /** groups it is for; none: everybody */
-  audience: CreationOptional<string[]>;
+  audience: CreationOptional<Audience>;
+  /** what the library finds it by; null before it was read */
+  facts: CreationOptional<WorkoutFacts | null>;
   revision: number;
   deletedAt: Date | null;
   updatedAt: CreationOptional<Date>;
@@ -204,7 +207,8 @@ export function defineModels(sequelize: Sequelize): Models {
       text: text(),
       day: { type: DataTypes.DATEONLY, allowNull: true },
       tags: { ...json(), defaultValue: [] },
-      audience: { ...json(), defaultValue: [] },
+      audience: { ...json(), defaultValue: everybody },
+      facts: maybeJson(),
       revision: number(),
       deletedAt: maybe(),
       updatedAt: moment(),

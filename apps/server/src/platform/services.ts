@@ -5,6 +5,7 @@ import type { JobStore } from '../jobs/store';
 import type { ReadingStore } from '../readings/store';
 import type { ScoreStore } from '../scores/store';
 import type { SendStore } from '../sends/store';
+import type { RevisionStore } from '../workouts/revisions';
 import type { WorkoutStore } from '../workouts/store';
 import type { Limiter } from './limits';
 import type { Pool } from './pool/pool';
@@ -24,6 +25,7 @@ export interface Services {
   readonly sessions: SessionStore;
   readonly athletes: AthleteStore;
   readonly workouts: WorkoutStore;
+  readonly revisions: RevisionStore;
   readonly sends: SendStore;
   readonly scores: ScoreStore;
   readonly readings: ReadingStore;

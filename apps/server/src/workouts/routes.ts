@@ -1,45 +1,110 @@
-import { listedWorkoutSchema, lockSchema, storedLocksSchema, storedWorkoutSchema } from '@gambito/contract';
+import {
+  audienceSchema,
+  listedWorkoutSchema,
+  lockSchema,
+  portableWorkoutSchema,
+  revisionSchema,
+  storedLocksSchema,
+  storedWorkoutSchema,
+  tagsSchema,
+  workoutKinds,
+} from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { idParams, idValue, pageQuery, pageSize } from '../platform/shapes';
-import { typed } from '../platform/typed';
-import { createWorkout, duplicateWorkout, saveLocks, saveWorkout } from './use-cases';
+import { typed, type TypedApp } from '../platform/typed';
+import { binnedSince, createWorkouts, duplicateWorkout, saveLocks, saveWorkout } from './use-cases';
 
 const text = z.string().max(20_000, 'expected at most 20 000 characters');
 const date = z.iso
   .date('expected a date such as 2026-11-25')
   .refine((value) => value >= '1900-01-01' && value < '9000-01-01', 'expected a year from 1900 to 8999');
 const day = date.nullable();
+const asked = pageQuery.extend({
+  search: z.string().max(200, 'expected at most 200 characters').optional(),
+  from: date.optional(),
+  to: date.optional(),
+  undated: z.stringbool('expected true or false').optional(),
+  tag: z.string().max(40).optional(),
+  kind: z.enum(workoutKinds).optional(),
+  minutes: z.coerce.number().int().min(1).max(600).optional(),
+  movement: z.string().max(80).optional(),
+  doneBy: idValue.optional(),
+  bin: z.stringbool('expected true or false').optional(),
+});
+const list = z.object({ workouts: z.array(listedWorkoutSchema), next: idValue.nullable() });
+/** texts asked for at once */
+const mostTexts = 50;
+/** bytes of several workouts at once */
+const largest = 4 * 1024 * 1024;
 
-export function workoutRoutes(plain: FastifyInstance, services: Services): void {
-  coachScope(plain, services);
-  const app = typed(plain);
-  const { workouts, now } = services;
-  const asked = pageQuery.extend({
-    search: z.string().max(200, 'expected at most 200 characters').optional(),
-    from: date.optional(),
-    to: date.optional(),
-    undated: z.stringbool('expected true or false').optional(),
-  });
-  const list = z.object({ workouts: z.array(listedWorkoutSchema), next: idValue.nullable() });
+function libraryRoutes(app: TypedApp, { workouts, now }: Services): void {
   app.get(
     '/workouts',
     { schema: { summary: 'Workouts without their texts, newest day first, a page at a time', querystring: asked, response: { 200: list } } },
     async (request) => {
-      const page = await workouts.page(coachIn(request).id, request.query, pageSize);
+      const { bin, ...rest } = request.query;
+      const page = await workouts.page(coachIn(request).id, { ...rest, ...(bin ? { deletedSince: binnedSince(now()) } : {}) }, pageSize);
       return { workouts: page, next: page.length < pageSize ? null : page.at(-1)!.id };
     },
   );
-  app.get('/workouts/:id', { schema: { summary: 'One workout', params: idParams, response: { 200: storedWorkoutSchema } } }, async (request) =>
-    workouts.find(coachIn(request).id, request.params.id),
+  app.get(
+    '/workout-tags',
+    { schema: { summary: 'The tags in use, those used most first', response: { 200: z.object({ tags: z.array(z.string()) }) } } },
+    async (request) => ({ tags: await workouts.tags(coachIn(request).id) }),
   );
   app.post(
+    '/workouts/texts',
+    {
+      schema: {
+        summary: 'Several workouts with their texts, to be exported',
+        body: z.object({ ids: z.array(idValue).min(1).max(mostTexts) }),
+        response: { 200: z.object({ workouts: z.array(storedWorkoutSchema) }) },
+      },
+    },
+    async (request) => ({ workouts: await Promise.all(request.body.ids.map((id) => workouts.find(coachIn(request).id, id))) }),
+  );
+}
+
+function createRoutes(app: TypedApp, services: Services): void {
+  app.post(
     '/workouts',
-    { schema: { summary: 'A new workout', body: z.object({ text, day: day.default(null) }), response: { 200: storedWorkoutSchema } } },
-    async (request) => createWorkout(services, coachIn(request), request.body.text, request.body.day),
+    { schema: { summary: 'A new workout', body: portableWorkoutSchema.extend({ text, day: day.default(null) }), response: { 200: storedWorkoutSchema } } },
+    async (request) => (await createWorkouts(services, coachIn(request), [request.body]))[0]!,
+  );
+  app.post(
+    '/workouts/many',
+    {
+      bodyLimit: largest,
+      schema: {
+        summary: 'Several new workouts: all of them or none',
+        body: z.object({ workouts: z.array(portableWorkoutSchema.extend({ text, day: day.default(null) })).min(1).max(500) }),
+        response: { 200: z.object({ ids: z.array(idValue) }) },
+      },
+    },
+    async (request) => ({ ids: (await createWorkouts(services, coachIn(request), request.body.workouts)).map(({ id }) => id) }),
+  );
+  app.post(
+    '/workouts/:id/duplicate',
+    {
+      schema: {
+        summary: 'A copy, on a day or without one',
+        params: idParams,
+        body: z.object({ day: day.default(null) }).nullish(),
+        response: { 200: storedWorkoutSchema },
+      },
+    },
+    async (request) => duplicateWorkout(services, coachIn(request), request.params.id, request.body?.day ?? null),
+  );
+}
+
+function workoutItself(app: TypedApp, services: Services): void {
+  const { workouts, revisions, now } = services;
+  app.get('/workouts/:id', { schema: { summary: 'One workout', params: idParams, response: { 200: storedWorkoutSchema } } }, async (request) =>
+    workouts.find(coachIn(request).id, request.params.id),
   );
   app.put(
     '/workouts/:id',
@@ -47,16 +112,17 @@ export function workoutRoutes(plain: FastifyInstance, services: Services): void 
       schema: {
         summary: 'Save a workout',
         params: idParams,
-        body: z.object({ text: text.optional(), day: day.optional(), revision: z.number().int().min(0).max(4_000_000_000) }),
+        body: z.object({
+          text: text.optional(),
+          day: day.optional(),
+          tags: tagsSchema.optional(),
+          audience: audienceSchema.optional(),
+          revision: z.number().int().min(0).max(4_000_000_000),
+        }),
         response: { 200: storedWorkoutSchema },
       },
     },
     async (request) => saveWorkout(services, coachIn(request), request.params.id, request.body),
-  );
-  app.post(
-    '/workouts/:id/duplicate',
-    { schema: { summary: 'A copy without a day', params: idParams, response: { 200: storedWorkoutSchema } } },
-    async (request) => duplicateWorkout(services, coachIn(request), request.params.id),
   );
   app.delete('/workouts/:id', { schema: { summary: 'Delete a workout (can be undone)', params: idParams } }, async (request) => {
     await workouts.setDeleted(coachIn(request).id, request.params.id, now());
@@ -66,6 +132,22 @@ export function workoutRoutes(plain: FastifyInstance, services: Services): void 
     await workouts.setDeleted(coachIn(request).id, request.params.id, null);
     return { done: true };
   });
+  app.get(
+    '/workouts/:id/revisions',
+    { schema: { summary: 'What it said before, newest first', params: idParams, response: { 200: z.object({ revisions: z.array(revisionSchema) }) } } },
+    async (request) => ({ revisions: await revisions.list((await workouts.find(coachIn(request).id, request.params.id)).id) }),
+  );
+  app.get(
+    '/workouts/:id/revisions/:revision',
+    {
+      schema: { summary: 'The text of a revision', params: idParams.extend({ revision: idValue }), response: { 200: z.object({ text: z.string() }) } },
+    },
+    async (request) => ({ text: await revisions.text((await workouts.find(coachIn(request).id, request.params.id)).id, request.params.revision) }),
+  );
+}
+
+function lockRoutes(app: TypedApp, services: Services): void {
+  const { workouts } = services;
   app.get(
     '/workouts/:id/locks',
     { schema: { summary: 'The coach’s locks on versions', params: idParams, response: { 200: z.object({ locks: z.array(storedLocksSchema) }) } } },
@@ -89,4 +171,13 @@ export function workoutRoutes(plain: FastifyInstance, services: Services): void 
       return { done: true };
     },
   );
+}
+
+export function workoutRoutes(plain: FastifyInstance, services: Services): void {
+  coachScope(plain, services);
+  const app = typed(plain);
+  libraryRoutes(app, services);
+  createRoutes(app, services);
+  workoutItself(app, services);
+  lockRoutes(app, services);
 }

@@ -1,11 +1,15 @@
-/** Workouts: the text as typed, its day, and the coach's locks on versions. */
-import type { ListedWorkout, StoredWorkout } from '@gambito/contract';
-import type { Lock } from '@gambito/core';
-import { Op, col, fn, type WhereOptions } from 'sequelize';
+/** Workouts: the text as typed, its day and tags, whom it is for, and the coach's locks on versions. */
+import { everybody, type Audience, type ListedWorkout, type StoredWorkout } from '@gambito/contract';
+import type { Lock, WorkoutFacts } from '@gambito/core';
+import { Op, QueryTypes, col, fn } from 'sequelize';
 import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import type { WorkoutRow } from '../platform/models';
+import { parsed } from '../platform/parsed';
+import { beyond, narrowed, type WorkoutsAsked } from './asked';
+import { previewed, previewOf } from './preview';
+import { keepRevision } from './revisions';
 
 export interface LocksOfAthlete {
   readonly athleteId: number;
@@ -15,81 +19,91 @@ export interface WorkoutChange {
   readonly text?: string;
   readonly title?: string;
   readonly day?: string | null;
+  readonly tags?: string[];
+  readonly audience?: Audience;
 }
-/** What a list is asked for; what is left out narrows nothing. */
-export interface WorkoutsAsked {
-  /** the last of the page before */
-  readonly after?: number | undefined;
-  /** words of the text */
-  readonly search?: string | undefined;
-  /** the first and the last day; with either, only what has a day */
-  readonly from?: string | undefined;
-  readonly to?: string | undefined;
-  /** only what has no day */
-  readonly undated?: boolean | undefined;
+export interface NewWorkout extends WorkoutChange {
+  readonly title: string;
+  readonly text: string;
+  readonly day: string | null;
 }
 export interface WorkoutStore {
   /** Newest day first, those without a day last. */
   page(coachId: number, asked: WorkoutsAsked, most: number): Promise<ListedWorkout[]>;
   /** @throws {Problem} not_found */
   find(coachId: number, id: number): Promise<StoredWorkout>;
-  create(coachId: number, workout: { readonly title: string; readonly text: string; readonly day: string | null }): Promise<StoredWorkout>;
+  /** All of them or none. */
+  create(coachId: number, workouts: readonly NewWorkout[]): Promise<StoredWorkout[]>;
   /** Refuses when another window saved in between, and gives back what stands there so that nothing is lost. @throws {Problem} changed_elsewhere */
-  save(coachId: number, id: number, change: WorkoutChange, revision: number): Promise<StoredWorkout>;
+  save(coachId: number, id: number, change: WorkoutChange, revision: number, now: Date): Promise<StoredWorkout>;
   /** @throws {Problem} not_found */
   setDeleted(coachId: number, id: number, at: Date | null): Promise<void>;
+  /** the tags in use, those used most first */
+  tags(coachId: number): Promise<string[]>;
   locks(workoutId: number): Promise<LocksOfAthlete[]>;
   saveLocks(workoutId: number, athleteId: number, locks: readonly Lock[]): Promise<void>;
+  /** texts that the library cannot find by their facts yet */
+  unshelved(most: number): Promise<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>[]>;
+  /** noted only while the text is still this one */
+  shelve(id: number, text: string, facts: WorkoutFacts): Promise<void>;
+  /** What lies in the bin since before this, and nobody scored, is gone for good. */
+  sweep(before: Date): Promise<void>;
 }
 
-const show = ({ id, title, text, day, revision, updatedAt }: WorkoutRow): StoredWorkout => ({
+const show = ({ id, title, text, day, tags, audience, revision, updatedAt }: WorkoutRow): StoredWorkout => ({
   id,
   title,
   text,
   day,
+  tags: tags ?? [],
+  audience: audience ?? everybody,
   revision,
   updatedAt: updatedAt.toISOString(),
 });
 
-/** letters of a text that a list shows of it */
-const previewed = 300;
-
-/** Its lines below the title, one after the other. */
-const previewOf = (head: string): string =>
-  head
-    .replace(/^#.*\n/, '')
-    .split('\n')
-    .map((line) => line.trim())
-    .filter((line) => line !== '')
-    .join(' · ');
-
-/** As they stand, in this order, whatever is between them. */
-const likeOf = (search: string): string =>
-  `%${search
-    .replace(/[\\%_]/g, '\\$&')
-    .trim()
-    .split(/\s+/)
-    .join('%')}%`;
-
-const narrowed = ({ search, from, to, undated }: WorkoutsAsked): WhereOptions<WorkoutRow>[] => [
-  ...(search?.trim() ? [{ text: { [Op.like]: likeOf(search) } }] : []),
-  ...(from ? [{ day: { [Op.gte]: from } }] : []),
-  ...(to ? [{ day: { [Op.lte]: to } }] : []),
-  ...(undated ? [{ day: null }] : []),
-];
-
-/** What stands after a row when the newest day is first and those without a day are last. */
-function beyond({ id, day }: Pick<WorkoutRow, 'id' | 'day'>): WhereOptions<WorkoutRow> {
-  if (day === null) return { day: null, id: { [Op.lt]: id } };
-  return { [Op.or]: [{ day: { [Op.lt]: day } }, { day, id: { [Op.lt]: id } }, { day: null }] };
+const doneQuery = `SELECT s.workout_id AS workoutId, COUNT(*) AS scores, MAX(s.created_at) AS last,
+    COALESCE(SUM(JSON_VALUE(r.reading, '$[0].reading.inWindow') = 1), 0) AS inWindow, COALESCE(SUM(JSON_VALUE(r.reading, '$[0].reading.inWindow') IN (0, 1)), 0) AS judged
+  FROM scores s LEFT JOIN readings r ON r.score_id = s.id AND r.read_revision = r.revision WHERE s.workout_id IN (:ids) AND s.deleted_at IS NULL GROUP BY s.workout_id`;
+interface DoneRow {
+  readonly workoutId: number;
+  readonly scores: number;
+  readonly last: Date;
+  readonly inWindow: number;
+  readonly judged: number;
 }
+const listedColumns = ['id', 'title', 'day', 'tags', 'audience', 'facts', 'revision', 'deletedAt', [fn('LEFT', col('text'), previewed), 'text']] as const;
 
 export function workoutStore(database: Database): WorkoutStore {
-  const { models, read, write, transact } = database;
+  const { sequelize, models, read, write, transact } = database;
   const find = async (coachId: number, id: number): Promise<StoredWorkout> => {
     const row = await read(() => models.workouts.findOne({ where: { id, coachId, deletedAt: null } }));
     if (!row) throw new Problem('not_found');
     return show(row);
+  };
+  /** How often each was done, and how it went. */
+  const doneOf = async (ids: readonly number[]): Promise<Map<number, ListedWorkout['done']>> => {
+    const rows = ids.length === 0 ? [] : await read(() => sequelize.query<DoneRow>(doneQuery, { replacements: { ids }, type: QueryTypes.SELECT }));
+    return new Map(
+      rows.map(({ workoutId, scores, last, inWindow, judged }) => [
+        workoutId,
+        { scores: Number(scores), last: last.toISOString(), inWindow: Number(inWindow), judged: Number(judged) },
+      ]),
+    );
+  };
+  const listed = async (rows: readonly WorkoutRow[]): Promise<ListedWorkout[]> => {
+    const done = await doneOf(rows.map(({ id }) => id));
+    return rows.map(({ id, title, day, tags, audience, facts, revision, text, deletedAt }) => ({
+      id,
+      title,
+      day,
+      tags: tags ?? [],
+      audience: audience ?? everybody,
+      facts: facts ?? null,
+      revision,
+      preview: previewOf(text),
+      done: done.get(id) ?? null,
+      deletedAt: deletedAt?.toISOString() ?? null,
+    }));
   };
   return {
     page: async (coachId, asked, most) => {
@@ -97,8 +111,8 @@ export function workoutStore(database: Database): WorkoutStore {
       const last = after === undefined ? null : await read(() => models.workouts.findOne({ where: { id: after, coachId }, attributes: ['id', 'day'] }));
       const rows = await read(() =>
         models.workouts.findAll({
-          attributes: ['id', 'title', 'day', 'revision', [fn('LEFT', col('text'), previewed), 'text']],
-          where: { coachId, deletedAt: null, [Op.and]: [...narrowed(asked), ...(last ? [beyond(last)] : [])] },
+          attributes: listedColumns as never,
+          where: { coachId, [Op.and]: [...narrowed(database, asked), ...(last ? [beyond(last)] : [])] },
           order: [
             ['day', 'DESC'],
             ['id', 'DESC'],
@@ -106,27 +120,64 @@ export function workoutStore(database: Database): WorkoutStore {
           limit: most,
         }),
       );
-      return rows.map(({ id, title, day, revision, text }) => ({ id, title, day, revision, preview: previewOf(text) }));
+      return listed(rows);
     },
     find,
-    create: (coachId, workout) =>
-      transact(async (transaction) => show(await models.workouts.create({ coachId, ...workout, revision: 1, deletedAt: null }, { transaction }))),
-    save: async (coachId, id, change, revision) => {
-      // the database decides who was first
-      const [saved] = await transact((transaction) =>
-        models.workouts.update({ ...change, revision: revision + 1 }, { where: { id, coachId, deletedAt: null, revision }, transaction }),
-      );
+    create: (coachId, workouts) =>
+      transact(async (transaction) => {
+        const rows: WorkoutRow[] = [];
+        for (const workout of workouts) rows.push(await models.workouts.create({ coachId, ...workout, revision: 1, deletedAt: null }, { transaction }));
+        return rows.map(show);
+      }),
+    save: async (coachId, id, change, revision, now) => {
+      const saved = await transact(async (transaction) => {
+        if (change.text !== undefined) await keepRevision(database, { coachId, id, revision, text: change.text, now }, transaction);
+        // the database decides who was first
+        const fresh = { ...change, ...(change.text === undefined ? {} : { facts: null }), revision: revision + 1 };
+        const [count] = await models.workouts.update(fresh, { where: { id, coachId, deletedAt: null, revision }, transaction });
+        return count;
+      });
       const current = await find(coachId, id);
       if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
       return current;
     },
     setDeleted: (coachId, id, at) => setDeleted(database, models.workouts, coachId, id, at),
+    tags: async (coachId) => {
+      const rows = await read(() =>
+        sequelize.query<{ tags: unknown }>("SELECT tags FROM workouts WHERE coach_id = :coachId AND deleted_at IS NULL AND tags <> '[]'", {
+          replacements: { coachId },
+          type: QueryTypes.SELECT,
+        }),
+      );
+      const counts = new Map<string, number>();
+      for (const tag of rows.flatMap(({ tags }) => parsed<string[]>(tags))) counts.set(tag, (counts.get(tag) ?? 0) + 1);
+      return [...counts].sort(([a, times], [b, others]) => others - times || (a < b ? -1 : 1)).map(([tag]) => tag);
+    },
     locks: async (workoutId) =>
       (await read(() => models.locks.findAll({ where: { workoutId } }))).map(({ athleteId, locks }) => ({ athleteId, locks: locks as Lock[] })),
     saveLocks: async (workoutId, athleteId, locks) => {
       // one row a version, by its unique key: of two windows the later one stands
       if (locks.length === 0) await write(() => models.locks.destroy({ where: { workoutId, athleteId } }));
       else await transact((transaction) => models.locks.upsert({ workoutId, athleteId, locks }, { transaction }));
+    },
+    unshelved: (most) =>
+      read(() =>
+        sequelize.query<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>>('SELECT id, coach_id AS coachId, text FROM workouts WHERE shelved = 0 LIMIT :most', {
+          replacements: { most },
+          type: QueryTypes.SELECT,
+        }),
+      ),
+    shelve: async (id, text, facts) => {
+      await write(() =>
+        sequelize.query('UPDATE workouts SET facts = :facts WHERE id = :id AND text = :text', { replacements: { id, text, facts: JSON.stringify(facts) } }),
+      );
+    },
+    sweep: async (before) => {
+      await write(() =>
+        sequelize.query('DELETE FROM workouts WHERE deleted_at < :before AND NOT EXISTS (SELECT 1 FROM scores s WHERE s.workout_id = workouts.id)', {
+          replacements: { before },
+        }),
+      );
     },
   };
 }

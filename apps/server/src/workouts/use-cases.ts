@@ -1,33 +1,74 @@
-import type { StoredWorkout } from '@gambito/contract';
+import type { Audience, PortableWorkout, StoredWorkout } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import type { Coach } from '../auth/store';
+import { Problem } from '../platform/errors';
 import type { Services } from '../platform/services';
+import { isAway } from '../platform/trouble';
 
-export async function createWorkout(services: Services, coach: Coach, text: string, day: string | null): Promise<StoredWorkout> {
-  const title = await services.pool.run(coach.id, 'title', { text });
-  return services.workouts.create(coach.id, { title, text, day });
-}
+/** days that something deleted lies in the bin */
+const binDays = 30;
+export const binnedSince = (now: Date): Date => new Date(now.getTime() - binDays * 24 * 3600 * 1000);
 
-/** @param change what is left out stays @throws {Problem} changed_elsewhere */
-export async function saveWorkout(
+/** All of them or none. */
+export async function createWorkouts(
   services: Services,
   coach: Coach,
-  id: number,
-  { text, day, revision }: { text?: string | undefined; day?: string | null | undefined; revision: number },
-): Promise<StoredWorkout> {
-  const written = text === undefined ? {} : { text, title: await services.pool.run(coach.id, 'title', { text }) };
-  const saved = await services.workouts.save(coach.id, id, { ...written, ...(day === undefined ? {} : { day }) }, revision);
-  if (text !== undefined && (await services.readings.outdateWorkout(id))) services.wake();
+  workouts: readonly (PortableWorkout & { readonly audience?: Audience })[],
+): Promise<StoredWorkout[]> {
+  const titled = [];
+  for (const workout of workouts) titled.push({ ...workout, title: await services.pool.run(coach.id, 'title', { text: workout.text }) });
+  const created = await services.workouts.create(coach.id, titled);
+  services.wake();
+  return created;
+}
+
+export interface WorkoutEdit {
+  readonly text?: string | undefined;
+  readonly day?: string | null | undefined;
+  readonly tags?: string[] | undefined;
+  readonly audience?: Audience | undefined;
+  readonly revision: number;
+}
+
+/** @param edit what is left out stays @throws {Problem} changed_elsewhere */
+export async function saveWorkout(services: Services, coach: Coach, id: number, { revision, ...edit }: WorkoutEdit): Promise<StoredWorkout> {
+  const { text } = edit;
+  const titled = text === undefined ? {} : { title: await services.pool.run(coach.id, 'title', { text }) };
+  const change = Object.fromEntries(Object.entries({ ...edit, ...titled }).filter(([, value]) => value !== undefined));
+  const saved = await services.workouts.save(coach.id, id, change, revision, services.now());
+  if (text !== undefined) {
+    await services.readings.outdateWorkout(id);
+    services.wake();
+  }
   return saved;
 }
 
-export async function duplicateWorkout(services: Services, coach: Coach, id: number): Promise<StoredWorkout> {
-  const { text } = await services.workouts.find(coach.id, id);
-  return createWorkout(services, coach, text.replace(/^#(?!#)\s*(.+)$/m, '# $1 (copy)'), null);
+/** @param day of the copy */
+export async function duplicateWorkout(services: Services, coach: Coach, id: number, day: string | null): Promise<StoredWorkout> {
+  const { text, tags, audience } = await services.workouts.find(coach.id, id);
+  const titled = day === null ? text.replace(/^#(?!#)\s*(.+)$/m, '# $1 (copy)') : text;
+  const [copy] = await createWorkouts(services, coach, [{ text: titled, day, tags, audience }]);
+  return copy!;
 }
 
 export async function saveLocks(services: Services, coach: Coach, workoutId: number, athleteId: number, locks: readonly Lock[]): Promise<void> {
   await services.workouts.find(coach.id, workoutId);
   await services.athletes.find(coach.id, athleteId);
   await services.workouts.saveLocks(workoutId, athleteId, locks);
+}
+
+/** a text that nothing can be told of is found by its words alone */
+const nothingTold = { kinds: [], minutes: null, movements: [] };
+
+/** Notes what the library finds some texts by. @returns how many were taken */
+export async function shelveWaiting(services: Services, most: number): Promise<number> {
+  const waiting = await services.workouts.unshelved(most);
+  for (const { id, coachId, text } of waiting) {
+    const facts = await services.pool.run(coachId, 'facts', { text }, 'later').catch((error: unknown) => {
+      if (isAway(error) || (error instanceof Problem && error.code === 'busy')) throw error;
+      return nothingTold;
+    });
+    await services.workouts.shelve(id, text, facts);
+  }
+  return waiting.length;
 }

@@ -164,7 +164,7 @@ function readBody(file: Plain, units: MassUnit, assumed: string[], tell: Tell): 
 }
 
 const known =
-  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread'.split(
+  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread groups lent'.split(
     ' ',
   );
 

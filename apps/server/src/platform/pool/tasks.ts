@@ -3,6 +3,7 @@ import {
   athleteWith,
   boardLabels,
   checkScores,
+  factsOf,
   learnConversions,
   lessonOf,
   leadingScore,
@@ -24,6 +25,7 @@ import {
   type ReadResult,
   type ScoreField,
   type ScoreRules,
+  type WorkoutFacts,
 } from '@gambito/core';
 import { rounded } from '@gambito/contract';
 import { Problem } from '../errors';
@@ -38,11 +40,13 @@ export interface AthleteInput {
 }
 const athleteOf = ({ file, results, today }: AthleteInput) => athleteWith(file, results, today);
 
-/** The title of a text stands at its top: no more is read for it, whatever else was sent. */
+/** The title of a text stands at its top: no more is read for it, whatever else was sent, so that saving never waits. */
 function title({ text }: { text: string }): string {
   const top = parseWorkout(text.split('\n').slice(0, 12).join('\n')).workout.title;
   return (top ?? text.split('\n').find((line) => line.trim() !== '') ?? 'Untitled').slice(0, 200);
 }
+/** What a library finds a text by. */
+const facts = ({ text }: { text: string }): WorkoutFacts => factsOf(parseWorkout(text).workout);
 
 interface BriefInput extends AthleteInput {
   readonly text: string;
@@ -111,7 +115,7 @@ const learn = ({ lessons }: { lessons: readonly FitnessResult[] }): LearnedSwap[
 
 const plainText = ({ text }: { text: string }): string => pageText(parseWorkout(text).workout.parts);
 
-export const tasks = { title, brief, score, reading, labels, learn, plainText };
+export const tasks = { title, facts, brief, score, reading, labels, learn, plainText };
 export type TaskName = keyof typeof tasks;
 export type TaskInput<Name extends TaskName> = Parameters<(typeof tasks)[Name]>[0];
 export type TaskOutput<Name extends TaskName> = ReturnType<(typeof tasks)[Name]>;

@@ -1,0 +1,160 @@
+/** A coach's library over HTTP: found by what stands in a workout, kept as it was before, thrown into a bin, taken in and given out by the dozen; and several people saved at once. */
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { addAthlete, addWorkout, cookieOf, openInstance, password, squall, until, type Desk, type Instance } from './instance';
+
+let instance: Instance;
+let desk: Desk;
+beforeAll(async () => {
+  instance = await openInstance('gambito_jest_demo');
+}, 120_000);
+afterAll(() => instance.close());
+
+const own = async (name: string): Promise<Desk> => (await instance.newCoach(`${name}@lanterns.example`)).desk;
+const day = 24 * 3600 * 1000;
+const titles = async (query: string): Promise<string[]> =>
+  (await desk('GET', `/workouts?${query}`)).json.workouts.map(({ title }: { title: string }) => title);
+
+describe('finding', () => {
+  const texts = [
+    { text: '# Half Tide\nAMRAP 14:00\n10 push-up\n10 air squat', day: '2026-11-20', tags: ['short', 'no kit'] },
+    { text: '# Winch\nfor time, cap 25:00\n500 m row\n40 goblet squat @ 16 kg', day: '2026-11-10', tags: ['long'] },
+    { text: '# Ledger\nEMOM 12:00\n1: 8 push-up\n2: 10 sit-up', day: null, tags: ['short'] },
+  ];
+  beforeAll(async () => {
+    desk = await own('finder');
+    expect((await desk('POST', '/workouts/many', { workouts: texts })).json.ids).toHaveLength(3);
+    expect(await until(async () => (await desk('GET', '/workouts')).json.workouts.every(({ facts }: { facts: unknown }) => facts !== null))).toBe(true);
+  });
+  test.each([
+    ['kind=amrap', ['Half Tide']],
+    ['kind=every', ['Ledger']],
+    ['minutes=14', ['Half Tide', 'Ledger']],
+    ['movement=push-up', ['Half Tide', 'Ledger']],
+    ['movement=push', []],
+    ['tag=short', ['Half Tide', 'Ledger']],
+    ['tag=short&kind=every', ['Ledger']],
+    ['tag=no%20kit', ['Half Tide']],
+    ['tag=%22%27', []],
+  ])('%s', async (query, expected) => expect(await titles(query)).toEqual(expected));
+  test('tags come by how often they are used', async () => expect((await desk('GET', '/workout-tags')).json.tags).toEqual(['short', 'long', 'no kit']));
+  test('who did it, and how it went', async () => {
+    const [{ id }] = (await desk('GET', '/workouts?search=half')).json.workouts;
+    const athlete = await addAthlete(desk, 'Thessin');
+    expect(await titles(`doneBy=${athlete}`)).toEqual([]);
+    await desk('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '11+4' });
+    expect(await titles(`doneBy=${athlete}`)).toEqual(['Half Tide']);
+    const [{ done }] = (await desk('GET', '/workouts?search=half')).json.workouts;
+    expect(done).toEqual({ scores: 1, last: instance.clock.now.toISOString(), inWindow: 0, judged: 0 });
+  });
+  test('facts follow the text', async () => {
+    const [{ id, revision }] = (await desk('GET', '/workouts?search=ledger')).json.workouts;
+    await desk('PUT', `/workouts/${id}`, { text: '# Ledger\nEMOM 12:00\n1: 8 ring row\n2: 10 sit-up', revision });
+    expect(await until(async () => (await titles('movement=ring-row')).length === 1)).toBe(true);
+    expect(await titles('movement=push-up')).toEqual(['Half Tide']);
+  });
+});
+
+describe('how it went', () => {
+  test('scores inside the window are counted beside those that have one', async () => {
+    desk = await own('window');
+    const workout = await addWorkout(desk, '# Bollard\nAMRAP 10:00\n10 push-up\n10 air squat\nwindow: 1-30 rounds');
+    await desk('POST', `/workouts/${workout}/scores`, { athleteId: await addAthlete(desk, 'Hespin'), score: '9+4' });
+    await desk('POST', `/workouts/${workout}/scores`, { athleteId: await addAthlete(desk, 'Ostrame'), score: '0+4' });
+    await desk('GET', `/workouts/${workout}/board`);
+    expect((await desk('GET', '/workouts')).json.workouts[0].done).toMatchObject({ scores: 2, inWindow: 1, judged: 2 });
+  });
+});
+
+describe('what it said before', () => {
+  test('the text a spell of typing began from is kept, once a spell', async () => {
+    desk = await own('typist');
+    const id = await addWorkout(desk);
+    const save = async (text: string): Promise<void> => {
+      const { revision } = (await desk('GET', `/workouts/${id}`)).json;
+      expect((await desk('PUT', `/workouts/${id}`, { text, revision })).status).toBe(200);
+    };
+    const kept = async (): Promise<number[]> =>
+      (await desk('GET', `/workouts/${id}/revisions`)).json.revisions.map(({ revision }: { revision: number }) => revision);
+    const before = instance.clock.now;
+    await save(`${squall}note: one`);
+    await save(`${squall}note: one two`);
+    expect(await kept()).toEqual([1]);
+    instance.clock.now = new Date(before.getTime() + day);
+    await save(`${squall}note: three`);
+    instance.clock.now = before;
+    expect(await kept()).toEqual([3, 1]);
+    expect((await desk('GET', `/workouts/${id}/revisions/1`)).json.text).toBe(squall);
+    expect((await desk('GET', `/workouts/${id}/revisions/3`)).json.text).toBe(`${squall}note: one two`);
+    expect((await desk('GET', `/workouts/${id}/revisions/2`)).status).toBe(404);
+  });
+  test('a save that lost against another window keeps nothing', async () => {
+    const id = await addWorkout(desk);
+    expect((await desk('PUT', `/workouts/${id}`, { text: 'mine', revision: 7 })).status).toBe(409);
+    expect((await desk('GET', `/workouts/${id}/revisions`)).json.revisions).toEqual([]);
+  });
+});
+
+describe('the bin', () => {
+  test('holds what was deleted for thirty days; what nobody scored is then gone, a scored one only leaves the bin', async () => {
+    desk = await own('binner');
+    const [plain, scored] = [await addWorkout(desk), await addWorkout(desk)];
+    await desk('POST', `/workouts/${scored}/scores`, { athleteId: await addAthlete(desk, 'Brontek'), score: '9+0' });
+    for (const id of [plain, scored]) await desk('DELETE', `/workouts/${id}`);
+    const binned = async (): Promise<number[]> => (await desk('GET', '/workouts?bin=true')).json.workouts.map(({ id }: { id: number }) => id);
+    expect([await titles(''), (await binned()).sort()]).toEqual([[], [plain, scored]]);
+    await desk('POST', `/workouts/${plain}/restore`);
+    expect(await binned()).toEqual([scored]);
+    await desk('DELETE', `/workouts/${plain}`);
+    const { now } = instance.clock;
+    instance.clock.now = new Date(now.getTime() + 31 * day);
+    const { headers } = await instance.stranger('POST', '/login', { email: 'binner@lanterns.example', password });
+    desk = instance.desk(cookieOf(headers));
+    expect(await binned()).toEqual([]);
+    instance.clock.now = now;
+    const { workoutStore } = await import('../src/workouts/store');
+    await workoutStore(instance.database).sweep(new Date(now.getTime() + day));
+    const left = await instance.database.models.workouts.findAll({ where: { id: [plain, scored] }, attributes: ['id'] });
+    expect(left.map(({ id }) => id)).toEqual([scored]);
+  });
+});
+
+describe('whom it is for', () => {
+  test('who is not meant is not missing', async () => {
+    desk = await own('groups');
+    const [crew, nurse] = [await addAthlete(desk, 'Orvenna', { groups: ['Ferry crew'] }), await addAthlete(desk, 'Quillume')];
+    await addAthlete(desk, 'Tabrik', { groups: ['keepers'] });
+    const id = await addWorkout(desk);
+    const missing = async (): Promise<string[]> => (await desk('GET', `/workouts/${id}/board`)).json.missing.map(({ name }: { name: string }) => name);
+    const give = async (audience: unknown): Promise<number> =>
+      (await desk('PUT', `/workouts/${id}`, { audience, revision: (await desk('GET', `/workouts/${id}`)).json.revision })).status;
+    expect(await missing()).toEqual(['Orvenna', 'Quillume', 'Tabrik']);
+    expect(await give({ groups: ['ferry crew'], athletes: [] })).toBe(200);
+    expect(await missing()).toEqual(['Orvenna']);
+    expect(await give({ groups: ['ferry crew'], athletes: [nurse] })).toBe(200);
+    expect(await missing()).toEqual(['Orvenna', 'Quillume']);
+    expect((await desk('GET', `/workouts/${id}`)).json.audience).toEqual({ groups: ['ferry crew'], athletes: [nurse] });
+    expect(await give({ groups: [''], athletes: [crew] })).toBe(400);
+  });
+  test('a copy keeps tags and audience, and takes its day', async () => {
+    const { id } = (await desk('POST', '/workouts', { text: squall, tags: ['short'] })).json;
+    const copy = (await desk('POST', `/workouts/${id}/duplicate`, { day: '2026-12-01' })).json;
+    expect(copy).toMatchObject({ text: squall, day: '2026-12-01', tags: ['short'] });
+    expect((await desk('POST', `/workouts/${id}/duplicate`)).json).toMatchObject({ title: 'Squall (copy)', day: null });
+  });
+});
+
+describe('several people at once', () => {
+  test('are saved all of them or none', async () => {
+    desk = await own('crowd');
+    const first = await addAthlete(desk, 'Hespin');
+    const names = async (): Promise<string[]> => (await desk('GET', '/athletes?results=no')).json.athletes.map(({ name }: { name: string }) => name);
+    const many = (athletes: unknown[]) => desk('POST', '/athletes/many', { athletes });
+    expect((await many([{ id: null, file: { name: 'Drosimel' } }, { id: first, file: { name: 'Hespin of the Wick' }, revision: 1 }])).json.ids).toHaveLength(2);
+    expect(await names()).toEqual(['Drosimel', 'Hespin of the Wick']);
+    // the second was changed meanwhile: nothing of it is taken
+    expect((await many([{ id: null, file: { name: 'Maruvo' } }, { id: first, file: { name: 'Lost' }, revision: 1 }])).status).toBe(409);
+    expect((await many([{ id: null, file: { name: 'Maruvo' } }, { id: 4_000_000, file: { name: 'Nobody' }, revision: 1 }])).status).toBe(404);
+    expect((await many([{ id: null, file: { name: 'Maruvo' } }, { id: null, file: { name: ' ' } }])).status).toBe(400);
+    expect(await names()).toEqual(['Drosimel', 'Hespin of the Wick']);
+  });
+});
