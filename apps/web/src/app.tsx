@@ -10,8 +10,10 @@ import { Boundary } from './ui/boundary';
 import { Failed, Loading } from './ui/states';
 
 const DeskScreen = lazy(async () => ({ default: (await import('./desk/desk-screen')).DeskScreen }));
-const WorkoutsScreen = lazy(async () => ({ default: (await import('./desk/workouts-screen')).WorkoutsScreen }));
+const WorkoutsScreen = lazy(async () => ({ default: (await import('./library/workouts-screen')).WorkoutsScreen }));
+const BringInScreen = lazy(async () => ({ default: (await import('./library/bring-in-screen')).BringInScreen }));
 const PeopleScreen = lazy(async () => ({ default: (await import('./people/people-screen')).PeopleScreen }));
+const ImportScreen = lazy(async () => ({ default: (await import('./people/import-screen')).ImportScreen }));
 const PersonScreen = lazy(async () => ({ default: (await import('./people/person-screen')).PersonScreen }));
 const RulesScreen = lazy(async () => ({ default: (await import('./rules/rules-screen')).RulesScreen }));
 const WorkoutFrame = lazy(async () => ({ default: (await import('./shell/workout-frame')).WorkoutFrame }));
@@ -62,7 +64,9 @@ const openRoutes = [
 const deskRoutes = [
   <Route key="desk" index element={screen(<DeskScreen />)} />,
   <Route key="workouts" path="/workouts" element={screen(<WorkoutsScreen />)} />,
+  <Route key="bring-in" path="/workouts/import" element={screen(<BringInScreen />)} />,
   <Route key="people" path="/people" element={screen(<PeopleScreen />)} />,
+  <Route key="import" path="/people/import" element={screen(<ImportScreen />)} />,
   <Route key="person" path="/people/:id" element={screen(<PersonScreen />)} />,
   <Route key="rules" path="/rules" element={screen(<RulesScreen />)} />,
   <Route key="account" path="/account" element={screen(<AccountScreen />)} />,

@@ -2,6 +2,7 @@
 export const lanternPeople: readonly Record<string, unknown>[] = [
   {
     name: 'Orvenna',
+    groups: ['ferry crew'],
     category: 'women',
     body_mass: '63 kg',
     stature: '167 cm',
@@ -22,6 +23,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Tabrik',
+    groups: ['keepers'],
     category: 'men',
     body_mass: '84 kg',
     stature: '181 cm',
@@ -41,6 +43,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Quillume',
+    groups: ['shore'],
     category: 'women',
     body_mass: '71 kg',
     stature: '172 cm',
@@ -61,6 +64,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Sasquel',
+    groups: ['shore'],
     category: 'men',
     body_mass: '92 kg',
     stature: '186 cm',
@@ -97,6 +101,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Wendrith',
+    groups: ['teachers'],
     category: 'women',
     body_mass: '58 kg',
     stature: '161 cm',
@@ -115,6 +120,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Brontek',
+    groups: ['ferry crew'],
     category: 'men',
     body_mass: '101 kg',
     stature: '178 cm',
@@ -135,6 +141,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Ylmarra',
+    groups: ['keepers'],
     category: 'women',
     body_mass: '66 kg',
     stature: '174 cm',
@@ -167,6 +174,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Hespin',
+    groups: ['shore', 'new'],
     category: 'men',
     body_mass: '74 kg',
     stature: '176 cm',
@@ -185,6 +193,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Dorvane',
+    groups: ['keepers'],
     category: 'men',
     body_mass: '79 kg',
     stature: '173 cm',
@@ -205,6 +214,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Lumerik',
+    groups: ['shore'],
     category: 'men',
     body_mass: '88 kg',
     stature: '183 cm',
@@ -213,16 +223,20 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
     notes: 'Buoy tender; a hotel room every second week',
     maxes: { back_squat: '130 kg', strict_press: '62 kg' },
     best_sets: { strict_pull_up: 8, push_up: 42, double_under: 15 },
-    place: {
-      name: 'hotel room',
-      floor: '2.5 x 2 m',
-      ceiling: '2.5 m',
-      noise: 'quiet',
-      kit: ['adjustable dumbbell 4-24 kg step 2 x 2', 'band heavy', 'chair 45 cm', 'wall', 'couch 40 cm'],
-    },
+    places: [
+      {
+        name: 'hotel room',
+        floor: '2.5 x 2 m',
+        ceiling: '2.5 m',
+        noise: 'quiet',
+        kit: ['adjustable dumbbell 4-24 kg step 2 x 2', 'band heavy', 'chair 45 cm', 'wall', 'couch 40 cm'],
+      },
+      { name: 'buoy yard', floor: '8 x 5 m', ceiling: '4 m', noise: 'free', kit: ['kettlebell 24 kg', 'sandbag 40 kg', 'pull-up bar', 'run route 200 m'] },
+    ],
   },
   {
     name: 'Paskelle',
+    groups: ['shore', 'new'],
     category: 'women',
     body_mass: '77 kg',
     stature: '169 cm',
@@ -240,6 +254,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Nivaro',
+    groups: ['shore'],
     category: 'men',
     body_mass: '69 kg',
     stature: '170 cm',
@@ -258,6 +273,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Thessin',
+    groups: ['shore'],
     category: 'women',
     body_mass: '61 kg',
     stature: '165 cm',
@@ -278,6 +294,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Corvalume',
+    groups: ['ferry crew'],
     category: 'women',
     body_mass: '68 kg',
     stature: '170 cm',

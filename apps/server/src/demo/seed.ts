@@ -8,6 +8,7 @@ import {
   compile,
   defaultRules,
   estimateCapacity,
+  factsOf,
   formAtFitness,
   formatClock,
   normalFrom,
@@ -18,6 +19,7 @@ import {
   seededRandom,
   walkProgram,
   type Athlete,
+  type WorkoutFacts,
   type Workout,
 } from '@gambito/core';
 import type { Transaction } from 'sequelize';
@@ -62,6 +64,8 @@ interface SeededScore {
 interface SeededWorkout {
   readonly text: string;
   readonly title: string;
+  readonly tags: string[];
+  readonly facts: WorkoutFacts;
   readonly day: Date;
   readonly scores: readonly SeededScore[];
 }
@@ -89,11 +93,12 @@ function throwDice(): Dice {
 async function makeHistory(today: string, workouts: typeof lanternWorkouts, say: (text: string) => void): Promise<SeededWorkout[]> {
   const dice = throwDice();
   const history: SeededWorkout[] = [];
-  for (const { daysAgo, text } of workouts) {
-    const title = parseWorkout(text).workout.title ?? 'Untitled';
+  for (const { daysAgo, text, tags = [] } of workouts) {
+    const { workout } = parseWorkout(text);
+    const title = workout.title ?? 'Untitled';
     if (daysAgo > 0) say(`  ${title}`);
     const day = new Date(Date.parse(`${today}T12:00:00Z`) - daysAgo * dayMs);
-    history.push({ text, title, day, scores: daysAgo > 0 ? scoresFor(text, today, dice) : [] });
+    history.push({ text, title, tags: [...tags], facts: factsOf(workout), day, scores: daysAgo > 0 ? scoresFor(text, today, dice) : [] });
     // signs of life go out between two workouts
     await new Promise((resolve) => setImmediate(resolve));
   }
@@ -140,8 +145,11 @@ async function seed(database: Database, now: Date, workouts: typeof lanternWorko
     for (const file of lanternPeople)
       athleteIds.push((await models.athletes.create({ coachId, name: String(file['name']), file, revision: 1, deletedAt: null }, { transaction })).id);
     for (const workout of history) {
-      const { text, title, day } = workout;
-      const row = await models.workouts.create({ coachId, title, text, day: day.toISOString().slice(0, 10), revision: 1, deletedAt: null }, { transaction });
+      const { text, title, tags, facts, day } = workout;
+      const row = await models.workouts.create(
+        { coachId, title, text, tags, facts, day: day.toISOString().slice(0, 10), revision: 1, deletedAt: null },
+        { transaction },
+      );
       await writeScores(database, { coachId, workoutId: row.id, athleteIds }, workout, transaction);
     }
   });

@@ -2,6 +2,7 @@
 import { defaultRules, parseWorkout, type Diagnostic } from '@gambito/core';
 import { Link, useParams } from 'react-router';
 import { useAthletes, useLocks, useMe, useRules, useWorkout } from '../api/queries';
+import { meantOf } from '../api/meant';
 import { useRoom } from '../api/room';
 import { todayIn } from '../shell/days';
 import { useDeskKeys } from '../ui/use-desk-keys';
@@ -26,7 +27,7 @@ export function AdaptScreen() {
   const read = parseWorkout(text, { units });
   const problems = read.diagnostics.filter(({ level }) => level === 'error');
   if (problems.length > 0 || read.workout.parts.length === 0) return <Unreadable id={id} problems={problems} />;
-  return <Class {...{ id, text, athletes, locks, rules }} today={todayIn(me?.coach?.timeZone)} />;
+  return <Class {...{ id, text, locks, rules }} athletes={meantOf(athletes, workout.audience)} today={todayIn(me?.coach?.timeZone)} />;
 }
 
 function Unreadable({ id, problems }: { id: number; problems: readonly Diagnostic[] }) {

@@ -34,7 +34,7 @@ function Choice<Key extends string>({
 
 /** The class in one line, in which order it stands, and who of it. */
 export function LaneBar({ adapting, children }: { adapting: Adapting; children: ReactNode }) {
-  const { versions, done, order, setOrder, filter, setFilter } = adapting;
+  const { versions, done, order, setOrder, filter, setFilter, groups, group, setGroup } = adapting;
   return (
     <div className="no-print flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1">
       <Progress done={done} of={versions.length} what="Versions" />
@@ -45,6 +45,14 @@ export function LaneBar({ adapting, children }: { adapting: Adapting; children: 
       )}
       {done >= versions.length && <p className="hidden truncate text-xs text-soft xl:block">Solid block: as written · outlined: swapped · amber: the window</p>}
       <div className="flex min-w-0 items-center gap-2 sm:ml-auto">
+        {groups.length > 0 && (
+          <Choice
+            label="Group"
+            options={{ '': 'all groups', ...Object.fromEntries(groups.map((name) => [name, name])) }}
+            value={group ?? ''}
+            choose={(name) => setGroup(name || null)}
+          />
+        )}
         <Choice<LaneFilter> label="Show" options={laneFilters} value={filter} choose={setFilter} />
         <Choice<LaneOrder> label="Order" options={laneOrders} value={order} choose={setOrder} />
         {children}

@@ -12,6 +12,7 @@ const versionOf = (key: string, kit: string[], change: Partial<Version> = {}): V
     athleteId: 1,
     name: key,
     sub: '',
+    groups: [],
     who: { kind: 'tier', name: '', category: 'women' },
     locks: [],
     adapted,
@@ -20,6 +21,7 @@ const versionOf = (key: string, kit: string[], change: Partial<Version> = {}): V
     ...change,
   };
 };
+const all = { group: null } as const;
 const bare = versionOf('bare', []);
 const barred = versionOf('barred', ['pull-up bar']);
 const tier = versionOf('tier', [], { athleteId: null });
@@ -28,18 +30,22 @@ const keys = (versions: readonly Version[]): string[] => versions.map(({ key }) 
 
 describe('lanes', () => {
   test('stand as they come by name, and by what was changed with the people before the tiers', () => {
-    expect(keys(arrange([barred, bare, tier], 'name', 'all'))).toEqual(['barred', 'bare', 'tier']);
-    expect(keys(arrange([barred, bare, tier], 'changed', 'all'))).toEqual(['bare', 'barred', 'tier']);
-    expect(keys(arrange([barred, tier, bare], 'drift', 'all'))).toEqual(['bare', 'barred', 'tier']);
+    expect(keys(arrange([barred, bare, tier], { ...all, order: 'name', filter: 'all' }))).toEqual(['barred', 'bare', 'tier']);
+    expect(keys(arrange([barred, bare, tier], { ...all, order: 'changed', filter: 'all' }))).toEqual(['bare', 'barred', 'tier']);
+    expect(keys(arrange([barred, tier, bare], { ...all, order: 'drift', filter: 'all' }))).toEqual(['bare', 'barred', 'tier']);
   });
   test('are narrowed to those who were changed, or decided; what is not there yet stays', () => {
-    expect(keys(arrange([barred, bare, waiting], 'name', 'changed'))).toEqual(['bare', 'waiting']);
+    expect(keys(arrange([barred, bare, waiting], { ...all, order: 'name', filter: 'changed' }))).toEqual(['bare', 'waiting']);
     const decided = { ...barred, locks: [{ part: 0, slot: 0, reps: 5 }] };
-    expect(keys(arrange([decided, bare], 'name', 'locked'))).toEqual(['barred']);
+    expect(keys(arrange([decided, bare], { ...all, order: 'name', filter: 'locked' }))).toEqual(['barred']);
+  });
+  test('are those of a group, and the tiers', () => {
+    const crew = { ...barred, groups: ['ferry crew'] };
+    expect(keys(arrange([crew, bare, tier], { order: 'name', filter: 'all', group: 'ferry crew' }))).toEqual(['barred', 'tier']);
   });
   test('the order given is not changed', () => {
     const given = [barred, bare];
-    arrange(given, 'changed', 'all');
+    arrange(given, { ...all, order: 'changed', filter: 'all' });
     expect(keys(given)).toEqual(['barred', 'bare']);
   });
 });

@@ -38,9 +38,16 @@ const holds: Readonly<Record<LaneFilter, (version: Version) => boolean>> = {
   locked: ({ locks }) => locks.length > 0,
 };
 
+export interface LanesAsked {
+  readonly order: LaneOrder;
+  readonly filter: LaneFilter;
+  /** null: everybody */
+  readonly group: string | null;
+}
 /** Tiers stay below the people, in any order. A version that is not there yet, or could not be computed, stays in sight. */
-export function arrange(versions: readonly Version[], order: LaneOrder, filter: LaneFilter): Version[] {
-  const shown = versions.filter((version) => !version.adapted || holds[filter](version));
+export function arrange(versions: readonly Version[], { order, filter, group }: LanesAsked): Version[] {
+  const inGroup = ({ athleteId, groups }: Version): boolean => group === null || athleteId === null || groups.includes(group);
+  const shown = versions.filter((version) => inGroup(version) && (!version.adapted || holds[filter](version)));
   if (order === 'name') return shown;
   const figure = figures[order];
   const tier = ({ athleteId }: Version): number => (athleteId === null ? 1 : 0);

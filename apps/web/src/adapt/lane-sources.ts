@@ -1,5 +1,6 @@
 /** Whose versions there are of a workout, and how one is asked for: the same question has the same answer wherever it is asked. */
 import { usualTiers, type HouseRules, type Lock } from '@gambito/core';
+import { groupsOf } from '@gambito/contract';
 import { queryOptions } from '@tanstack/react-query';
 import type { StoredAthlete, StoredLocks } from '../api/types';
 import type { Core } from '../workers/core-client';
@@ -10,6 +11,7 @@ export interface LaneSource {
   readonly athleteId: number | null;
   readonly name: string;
   readonly sub: string;
+  readonly groups: readonly string[];
   readonly who: Who;
   readonly locks: readonly Lock[];
 }
@@ -31,6 +33,7 @@ export const athleteSource = (workoutId: number, { id, name, file, results }: St
   athleteId: id,
   name,
   sub: placeName(file),
+  groups: groupsOf(file['groups']),
   who: {
     kind: 'athlete',
     file,
@@ -44,6 +47,7 @@ export const tierSources: readonly LaneSource[] = usualTiers.map((name, index) =
   athleteId: null,
   name,
   sub: 'tier',
+  groups: [],
   who: { kind: 'tier', name, category: index === 0 ? 'women' : 'men' },
   locks: none,
 }));

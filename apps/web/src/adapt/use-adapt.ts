@@ -26,6 +26,7 @@ export function useAdapt({ id, text, athletes, locks, rules, today }: ClassAsked
   const [search, setSearch] = useSearchParams();
   const [order, setOrder] = useState<LaneOrder>('name');
   const [filter, setFilter] = useState<LaneFilter>('all');
+  const [group, setGroup] = useState<string | null>(null);
   const units = useRoom();
   const terms = useMemo(() => ({ rules, today }), [rules, today]);
   const versions = useVersions(id, text, athletes, locks, terms);
@@ -36,7 +37,10 @@ export function useAdapt({ id, text, athletes, locks, rules, today }: ClassAsked
   const chosen = search.get('who');
   return {
     versions,
-    shown: arrange(versions, order, filter),
+    shown: arrange(versions, { order, filter, group }),
+    groups: useMemo(() => [...new Set(versions.flatMap(({ groups }) => groups))].sort(), [versions]),
+    group,
+    setGroup,
     order,
     setOrder,
     filter,

@@ -1,5 +1,6 @@
 /** What the screens ask of the server, by name. */
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Revision } from '@gambito/contract';
 import { defaultRules, type HouseRules, type Lock } from '@gambito/core';
 import { toast } from 'sonner';
 import { allPages, api, messageOf } from './client';
@@ -22,16 +23,32 @@ export const useDatedWorkouts = (from: string | null) =>
   useQuery({ queryKey: [...workoutLists, { from }], queryFn: async () => (await workoutPage({ from: from! })).workouts, enabled: from !== null });
 export const useUndatedWorkouts = () =>
   useQuery({ queryKey: [...workoutLists, 'undated'], queryFn: async () => (await workoutPage({ undated: 'true' })).workouts });
-/** All of them that have these words, a page at a time. */
-export const useLibrary = (search: string) =>
+/** the tags in use, those used most first */
+export const useTags = () => useQuery({ queryKey: [...workoutLists, 'tags'], queryFn: async () => (await api<{ tags: string[] }>('/workout-tags')).tags });
+/** What the library is narrowed by; what is left out narrows nothing. */
+export type LibraryAsked = Readonly<Record<string, string>>;
+/** All of them that are like that, a page at a time. */
+export const useLibrary = (asked: LibraryAsked) =>
   useInfiniteQuery({
-    queryKey: [...workoutLists, { search }],
-    queryFn: ({ pageParam }) => workoutPage({ ...(search ? { search } : {}), ...(pageParam ? { after: String(pageParam) } : {}) }),
+    queryKey: [...workoutLists, asked],
+    queryFn: ({ pageParam }) => workoutPage({ ...asked, ...(pageParam ? { after: String(pageParam) } : {}) }),
     initialPageParam: null as number | null,
     getNextPageParam: ({ next }) => next,
     placeholderData: keepPreviousData,
   });
 export const useWorkout = (id: number) => useQuery({ queryKey: ['workouts', id], queryFn: () => api<StoredWorkout>(`/workouts/${id}`) });
+export const useRevisions = (id: number) =>
+  useQuery({
+    queryKey: ['workouts', id, 'revisions'],
+    queryFn: async () => (await api<{ revisions: Revision[] }>(`/workouts/${id}/revisions`)).revisions,
+    staleTime: 0,
+  });
+export const useRevisionText = (id: number, revision: number) =>
+  useQuery({
+    queryKey: ['workouts', id, 'revisions', revision],
+    queryFn: async () => (await api<{ text: string }>(`/workouts/${id}/revisions/${revision}`)).text,
+    staleTime: Infinity,
+  });
 export const useLocks = (id: number) =>
   useQuery({ queryKey: ['workouts', id, 'locks'], queryFn: async () => (await api<{ locks: StoredLocks[] }>(`/workouts/${id}/locks`)).locks });
 export const useSends = (id: number) =>

@@ -1,6 +1,7 @@
 /** Everybody, with what was sent to them and what they logged. */
 import { Link } from 'react-router';
-import { useBoard, useRoster, useSends } from '../api/queries';
+import { meantOf } from '../api/meant';
+import { useBoard, useRoster, useSends, useWorkout } from '../api/queries';
 import type { Board, StoredSend } from '../api/types';
 
 /** `8+5 · index 104`, or with several scores the place in the day; null where nothing was logged. */
@@ -25,7 +26,9 @@ function standingOf(athleteId: number, sent: readonly StoredSend[], board: Board
 }
 
 export function WhoStandsWhere({ workoutId }: { workoutId: number }) {
-  const { data: athletes = [] } = useRoster();
+  const { data: everybody = [] } = useRoster();
+  const { data: workout } = useWorkout(workoutId);
+  const athletes = workout ? meantOf(everybody, workout.audience) : [];
   const { data: sends = [] } = useSends(workoutId);
   const { data: board } = useBoard(workoutId);
   const sent = sends.filter((send) => !send.revoked);

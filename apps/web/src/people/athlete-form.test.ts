@@ -1,6 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { readAthlete } from '@gambito/core';
-import { emptyForm, fileOf, formOf, readForm, readMovementLines, readTimeLines } from './athlete-form';
+import { emptyForm, emptyPlace, fileOf, formOf, type AthleteForm } from './athlete-form';
+import { readMovementLines, readPreferLines, readSkillLines, readTimeLines } from './movement-lines';
+import { readForm } from './read-form';
+
+const withPlace = (place: Partial<AthleteForm['places'][number]>): Pick<AthleteForm, 'places'> => ({ places: [{ ...emptyPlace, ...place }] });
 
 describe('the athlete form', () => {
   test('a file survives the form and back, keys it does not show included', () => {
@@ -27,8 +31,21 @@ describe('the athlete form', () => {
       problems: [],
     });
   });
+  test('reads skills and preferences', () => {
+    expect(readSkillLines('double under: half\nhandstand push-up owned')).toMatchObject({
+      values: { double_under: 'half', handstand_push_up: 'owned' },
+      unread: [],
+    });
+    expect(readPreferLines('push-up: raised on the table')).toMatchObject({ values: { push_up: 'raised on the table' }, unread: [] });
+    expect(readPreferLines('raised').unread).toEqual(['raised']);
+  });
+  test('of several places each tells its own problems', () => {
+    const form = { ...emptyForm, name: 'Lumerik', places: [emptyPlace, { ...emptyPlace, name: 'hotel', kit: 'unicorn' }] };
+    expect(readForm(form, {}, '2026-11-25', 0).problems).not.toHaveProperty('kit');
+    expect(readForm(form, {}, '2026-11-25', 1).problems['kit']).toMatch(/unicorn/);
+  });
   test('says by field what was expected', () => {
-    const { problems } = readForm({ ...emptyForm, lifts: 'strong', kit: 'unicorn', bodyMass: 'heavy' }, {}, '2026-11-25');
+    const { problems } = readForm({ ...emptyForm, lifts: 'strong', bodyMass: 'heavy', ...withPlace({ kit: 'unicorn' }) }, {}, '2026-11-25');
     expect(problems['lifts']).toMatch(/back squat 88 kg/);
     expect(problems['kit']).toMatch(/unicorn/);
     expect(problems['bodyMass']).toMatch(/64 kg/);
@@ -88,8 +105,8 @@ describe('the athlete form', () => {
   test('of several places the first is shown, and what is emptied is gone', () => {
     const file = { name: 'Tabrik', notes: 'ferry', maxes: { clean: '60 kg' }, places: [{ name: 'ferry', kit: ['rope'] }] };
     const form = formOf(file);
-    expect(form).toMatchObject({ placeName: 'ferry', kit: 'rope', lifts: 'clean: 60 kg' });
-    const emptied = fileOf({ ...form, notes: ' ', lifts: '', kit: '\n \n' }, file);
+    expect(form).toMatchObject({ places: [{ name: 'ferry', kit: 'rope' }], lifts: 'clean: 60 kg' });
+    const emptied = fileOf({ ...form, notes: ' ', lifts: '', places: [{ ...form.places[0]!, kit: '\n \n' }] }, file);
     expect(emptied).not.toHaveProperty('notes');
     expect(emptied).toMatchObject({ maxes: {}, place: { name: 'ferry', kit: [] } });
   });
@@ -100,17 +117,18 @@ describe('the athlete form', () => {
         name: 'Tabrik',
         stature: 'tall',
         born: 'long ago',
-        floor: 'wide',
-        ceiling: 'low',
         times: 'quick',
         bestSets: 'push-up many',
         timeAvailable: 'plenty',
-        kit: 'rope',
+        reach: 'far',
+        skills: 'double under maybe',
+        prefer: 'whatever',
+        ...withPlace({ floor: 'wide', ceiling: 'low', street: 'far', kit: 'rope' }),
       },
       {},
       '2026-11-25',
     );
-    for (const field of ['stature', 'born', 'floor', 'ceiling', 'times', 'bestSets', 'timeAvailable'])
+    for (const field of ['stature', 'born', 'floor', 'ceiling', 'street', 'times', 'bestSets', 'timeAvailable', 'reach', 'skills', 'prefer'])
       expect([field, problems[field]]).toEqual([field, expect.stringMatching(/expected/i)]);
     expect(problems).not.toHaveProperty('name');
     expect(athlete.places[0]!.kit.map((item) => item.kind)).toEqual(['rope']);

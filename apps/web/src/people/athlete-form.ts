@@ -1,209 +1,177 @@
-/** The athlete file ↔ the form: short fields, and lists written one a line ("back squat 88 kg"). Nothing in the file that the form does not show is lost. */
-import { findMovement, readAthlete, type Athlete } from '@gambito/core';
+/** The athlete file ↔ the form: short fields, and lists written one a line. Nothing in the file that the form does not show is lost. */
+import { groupsOf } from '@gambito/contract';
+import { readMovementLines, readPreferLines, readSkillLines, readTimeLines, type ReadLines } from './movement-lines';
 
+export interface PlaceForm {
+  readonly name: string;
+  readonly floor: string;
+  readonly ceiling: string;
+  readonly noise: string;
+  readonly street: string;
+  readonly kit: string;
+  /** what the file says of the place besides */
+  readonly besides: Readonly<Record<string, unknown>>;
+}
 export interface AthleteForm {
   readonly name: string;
   readonly category: string;
   readonly bodyMass: string;
   readonly stature: string;
+  readonly reach: string;
   readonly born: string;
   readonly level: string;
   readonly units: string;
   readonly timeAvailable: string;
+  readonly groups: string;
   readonly notes: string;
   readonly lifts: string;
   readonly bestSets: string;
   readonly times: string;
+  readonly skills: string;
+  readonly prefer: string;
+  readonly squatDepth: string;
+  readonly reachLimit: string;
   readonly avoid: readonly string[];
-  readonly placeName: string;
-  readonly floor: string;
-  readonly ceiling: string;
-  readonly noise: string;
-  readonly kit: string;
+  /** the first is where the athlete trains today */
+  readonly places: readonly PlaceForm[];
 }
+/** The fields that are one text. */
+export type TextKey = Exclude<keyof AthleteForm, 'avoid' | 'places'>;
+
+export const emptyPlace: PlaceForm = { name: 'home', floor: '3 x 2 m', ceiling: '2.5 m', noise: 'normal', street: '', kit: '', besides: {} };
 export const emptyForm: AthleteForm = {
   name: '',
   category: 'women',
   bodyMass: '',
   stature: '',
+  reach: '',
   born: '',
   level: 'trained',
   units: 'kg',
   timeAvailable: '',
+  groups: '',
   notes: '',
   lifts: '',
   bestSets: '',
   times: '',
+  skills: '',
+  prefer: '',
+  squatDepth: '',
+  reachLimit: '',
   avoid: [],
-  placeName: 'home',
-  floor: '3 x 2 m',
-  ceiling: '2.5 m',
-  noise: 'normal',
-  kit: '',
+  places: [emptyPlace],
 };
 
+type Plain = Record<string, unknown>;
 const text = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
-const record = (value: unknown): Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
+const record = (value: unknown): Plain => (typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Plain) : {});
 const lines = (value: unknown): string =>
   Object.entries(record(value))
     .map(([key, each]) => `${key.replaceAll('_', ' ')}: ${text(each)}`)
     .join('\n');
+const listed = (value: unknown): string[] => (Array.isArray(value) ? value.map(text) : text(value).split(',')).map((each) => each.trim()).filter(Boolean);
 
-export function formOf(file: Record<string, unknown>): AthleteForm {
-  const place = record(Array.isArray(file['places']) ? (file['places'] as unknown[])[0] : file['place']);
+/** Fields that stand in the file as they stand in the form. */
+const plainKeys = [
+  ['bodyMass', 'body_mass'],
+  ['stature', 'stature'],
+  ['reach', 'reach'],
+  ['born', 'born'],
+  ['timeAvailable', 'time_available'],
+  ['notes', 'notes'],
+] as const;
+/** Fields of one movement or effort a line, how each is read, and where it stands in the file. */
+export const lineKeys: readonly (readonly [TextKey, string, (value: string) => ReadLines])[] = [
+  ['lifts', 'maxes', readMovementLines],
+  ['bestSets', 'best_sets', readMovementLines],
+  ['times', 'times', readTimeLines],
+  ['skills', 'skills', readSkillLines],
+  ['prefer', 'prefer', readPreferLines],
+];
+
+function placeFormOf(place: unknown): PlaceForm {
+  const { name, floor, ceiling, noise, to_street: street, kit, ...besides } = record(place);
   return {
-    name: text(file['name']),
-    category: text(file['category']) || 'men',
-    bodyMass: text(file['body_mass']),
-    stature: text(file['stature']),
-    born: text(file['born']),
-    level: text(file['level']) || 'trained',
-    units: text(file['units']) || 'kg',
-    timeAvailable: text(file['time_available']),
-    notes: text(file['notes']),
-    lifts: withUnread(file, 'maxes'),
-    bestSets: withUnread(file, 'best_sets'),
-    times: withUnread(file, 'times'),
-    avoid: (Array.isArray(file['avoid']) ? (file['avoid'] as unknown[]).map(text) : text(file['avoid']).split(','))
-      .map((each) => each.trim())
-      .filter((each) => each !== ''),
-    placeName: text(place['name']) || 'home',
-    floor: text(place['floor']),
-    ceiling: text(place['ceiling']),
-    noise: text(place['noise']) || 'normal',
-    kit: Array.isArray(place['kit']) ? (place['kit'] as unknown[]).map(text).join('\n') : '',
+    name: text(name) || 'home',
+    floor: text(floor),
+    ceiling: text(ceiling),
+    noise: text(noise) || 'normal',
+    street: text(street),
+    kit: Array.isArray(kit) ? kit.map(text).join('\n') : text(kit),
+    besides,
   };
 }
 
 /** What was read of a list, one a line, and below it the lines nobody could read: they stay until the coach mends them. */
-const withUnread = (file: Record<string, unknown>, key: string): string => {
+const withUnread = (file: Plain, key: string): string => {
   const unread = record(file['unread'])[key];
-  return [lines(file[key]), ...(Array.isArray(unread) ? (unread as unknown[]).map(text) : [])].filter((each) => each !== '').join('\n');
+  return [lines(file[key]), ...(Array.isArray(unread) ? unread.map(text) : [])].filter((each) => each !== '').join('\n');
 };
 
-export interface ReadLines {
-  readonly values: Record<string, string>;
-  /** lines that could not be read, as typed */
-  readonly unread: readonly string[];
-  readonly problems: readonly string[];
-}
-
-/** `back squat 88 kg`, `back squat: 80 kg x 5` → { back_squat: '80 kg x 5' } */
-export function readMovementLines(value: string): ReadLines {
-  const values: Record<string, string> = {};
-  const unread: string[] = [];
-  const problems: string[] = [];
-  value.split('\n').forEach((line, index) => {
-    if (line.trim() === '') return;
-    const found = /^\s*([a-z][a-z\s_-]*?)\s*[:=]?\s*(\d.*)$/i.exec(line);
-    const id = found ? findMovement(found[1]!.replaceAll('_', ' ')) : null;
-    if (found && id) values[id.replaceAll('-', '_')] = found[2]!.trim();
-    else {
-      unread.push(line.trim());
-      problems.push(`Line ${index + 1}: “${line.trim()}”, expected a movement and a figure such as “back squat 88 kg”.`);
-    }
-  });
-  return { values, unread, problems };
-}
-
-/** `run 400 m 1:36`, `row 500 m: 2:04` → { run_400_m: '1:36' } */
-export function readTimeLines(value: string): ReadLines {
-  const values: Record<string, string> = {};
-  const unread: string[] = [];
-  const problems: string[] = [];
-  value.split('\n').forEach((line, index) => {
-    if (line.trim() === '') return;
-    const found = /^\s*(run|row|bike)[\s_]+(\d+(?:\.\d+)?)[\s_]*(m|km)\s*[:=]?\s+(\d+:\d{2}(?::\d{2})?)\s*$/i.exec(line.replace(/(m|km):\s*/i, '$1 '));
-    if (found) values[`${found[1]!.toLowerCase()}_${found[2]}_${found[3]!.toLowerCase()}`] = found[4]!;
-    else {
-      unread.push(line.trim());
-      problems.push(`Line ${index + 1}: “${line.trim()}”, expected such as “run 400 m 1:36” or “row 500 m 2:04”.`);
-    }
-  });
-  return { values, unread, problems };
-}
-
-export function fileOf(form: AthleteForm, before: Record<string, unknown>): Record<string, unknown> {
-  const optional = (key: string, value: string): Record<string, unknown> => (value.trim() === '' ? {} : { [key]: value.trim() });
-  const { place, places, unread: _unread, ...kept } = before;
-  const [first, ...others] = Array.isArray(places) ? (places as unknown[]) : [place];
-  const { name: _name, floor: _floor, ceiling: _ceiling, noise: _noise, kit: _kit, ...ofPlace } = record(first);
-  const lifts = readMovementLines(form.lifts);
-  const bestSets = readMovementLines(form.bestSets);
-  const times = readTimeLines(form.times);
-  const unread = Object.fromEntries(
-    Object.entries({ maxes: lifts.unread, best_sets: bestSets.unread, times: times.unread }).filter(([, lines]) => lines.length > 0),
-  );
-  const usual = {
-    ...ofPlace,
-    name: form.placeName.trim() || 'home',
-    ...optional('floor', form.floor),
-    ...optional('ceiling', form.ceiling),
-    noise: form.noise,
-    kit: form.kit
-      .split('\n')
-      .map((each) => each.trim())
-      .filter((each) => each !== ''),
+export function formOf(file: Plain): AthleteForm {
+  const limits = record(file['limits']);
+  const places = Array.isArray(file['places']) && file['places'].length > 0 ? file['places'] : [file['place']];
+  return {
+    ...emptyForm,
+    name: text(file['name']),
+    category: text(file['category']) || 'men',
+    level: text(file['level']) || 'trained',
+    units: text(file['units']) || 'kg',
+    ...Object.fromEntries(plainKeys.map(([field, key]) => [field, text(file[key])])),
+    ...Object.fromEntries(lineKeys.map(([field, key]) => [field, withUnread(file, key)])),
+    groups: groupsOf(file['groups']).join(', '),
+    squatDepth: text(limits['squat_depth']),
+    reachLimit: text(limits['reach']),
+    avoid: listed(file['avoid']),
+    places: places.map(placeFormOf),
   };
-  for (const key of ['body_mass', 'stature', 'born', 'time_available', 'notes', 'maxes', 'best_sets', 'times', 'avoid']) delete kept[key];
+}
+
+const filled = (key: string, value: string): Plain => (value.trim() === '' ? {} : { [key]: value.trim() });
+
+const placeOf = ({ name, floor, ceiling, noise, street, kit, besides }: PlaceForm): Plain => ({
+  ...besides,
+  name: name.trim() || 'home',
+  ...filled('floor', floor),
+  ...filled('ceiling', ceiling),
+  ...filled('to_street', street),
+  noise,
+  kit: kit
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== ''),
+});
+
+/** Lists as they were read, and the lines that could not be. */
+function listsOf(form: AthleteForm): Plain {
+  const read = lineKeys.map(([field, key, reader]) => [key, reader(form[field])] as const);
+  const unread = Object.fromEntries(read.filter(([, found]) => found.unread.length > 0).map(([key, found]) => [key, found.unread]));
+  const lists = Object.fromEntries(
+    read.map(([key, { values }]) => [key, values]).filter(([key, values]) => alwaysThere.has(key as string) || Object.keys(values!).length > 0),
+  );
+  return { ...lists, ...(Object.keys(unread).length > 0 ? { unread } : {}) };
+}
+const alwaysThere = new Set(['maxes', 'best_sets', 'times']);
+
+/** @param before the file as it was: what the form does not show stays */
+export function fileOf(form: AthleteForm, before: Plain): Plain {
+  const { place: _place, places: _places, unread: _unread, groups: _groups, limits, ...kept } = before;
+  for (const [, key] of [...plainKeys, ...lineKeys]) delete kept[key];
+  const { squat_depth: _depth, reach: _reach, ...otherLimits } = record(limits);
+  const ofLimits = { ...otherLimits, ...filled('squat_depth', form.squatDepth), ...filled('reach', form.reachLimit) };
+  const places = form.places.map(placeOf);
+  const groups = groupsOf(form.groups);
   return {
     ...kept,
     name: form.name.trim(),
     category: form.category,
     level: form.level,
     units: form.units,
-    ...optional('body_mass', form.bodyMass),
-    ...optional('stature', form.stature),
-    ...optional('born', form.born),
-    ...optional('time_available', form.timeAvailable),
-    ...optional('notes', form.notes),
-    maxes: lifts.values,
-    best_sets: bestSets.values,
-    times: times.values,
-    ...(Object.keys(unread).length > 0 ? { unread } : {}),
+    ...plainKeys.reduce<Plain>((all, [field, key]) => ({ ...all, ...filled(key, form[field]) }), {}),
+    ...listsOf(form),
     avoid: form.avoid,
-    ...(others.length > 0 ? { places: [usual, ...others] } : { place: usual }),
+    ...(Object.keys(ofLimits).length > 0 ? { limits: ofLimits } : {}),
+    ...(groups.length > 0 ? { groups } : {}),
+    ...(places.length > 1 ? { places } : { place: places[0] }),
   };
-}
-
-/** What the form says so far: the athlete, and every problem by field. */
-export function readForm(form: AthleteForm, before: Record<string, unknown>, today: string): { athlete: Athlete; problems: Readonly<Record<string, string>> } {
-  const { athlete, problems } = readAthlete(fileOf(form, before), today);
-  const byField: Record<string, string> = {};
-  const fieldOf: Readonly<Record<string, string>> = {
-    body_mass: 'bodyMass',
-    stature: 'stature',
-    born: 'born',
-    age: 'born',
-    time_available: 'timeAvailable',
-    avoid: 'avoid',
-    units: 'units',
-    'place.floor': 'floor',
-    'place.ceiling': 'ceiling',
-  };
-  for (const each of problems) {
-    // told beside the line already
-    if (each.key.startsWith('unread') || each.level === 'info') continue;
-    const field =
-      fieldOf[each.key] ??
-      (each.key.startsWith('maxes')
-        ? 'lifts'
-        : each.key.startsWith('best_sets')
-          ? 'bestSets'
-          : each.key.startsWith('times')
-            ? 'times'
-            : each.key === 'place.kit'
-              ? 'kit'
-              : null);
-    if (field) byField[field] = byField[field] ? `${byField[field]} ${each.message}` : each.message;
-  }
-  const listed = {
-    lifts: readMovementLines(form.lifts).problems,
-    bestSets: readMovementLines(form.bestSets).problems,
-    times: readTimeLines(form.times).problems,
-  };
-  for (const [field, found] of Object.entries(listed)) if (found.length > 0) byField[field] = [...found, byField[field] ?? ''].join(' ').trim();
-  if (form.name.trim() === '') byField['name'] = 'Expected a name.';
-  return { athlete, problems: byField };
 }

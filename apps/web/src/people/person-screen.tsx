@@ -12,7 +12,7 @@ import { LoadList } from './load-list';
 import { otherKit } from './other-kit';
 import { PastResults } from './past-results';
 import { ChoiceField, LinesField, TextField } from './person-fields';
-import { Understood } from './understood';
+import { PlacePart } from './place-part';
 import { usePerson, type PersonForm } from './use-person';
 
 export function PersonScreen() {
@@ -28,16 +28,17 @@ export function PersonScreen() {
 function Person({ stored }: { stored: StoredAthlete | null }) {
   const person = usePerson(stored);
   return (
-    <Page title={stored ? stored.name : 'New athlete'} aside={<Actions person={person} />}>
+    <Page wide title={stored ? stored.name : 'New athlete'} aside={<Actions person={person} />}>
       <form
-        className="grid gap-x-8 gap-y-4 lg:grid-cols-[1fr_1fr_300px]"
+        className="grid gap-x-8 gap-y-4 sm:grid-cols-2 xl:grid-cols-[1fr_1.15fr_1fr_270px]"
         onSubmit={(event) => {
           event.preventDefault();
           void person.save();
         }}
       >
         <Who person={person} />
-        <PlaceAndAbility person={person} />
+        <PlacePart person={person} />
+        <Ability person={person} />
         <div>
           {stored && <PastResults stored={stored} today={person.today} />}
           <LoadList loads={person.loads} others={otherKit(person.kit)} assumed={person.athlete.assumed} />
@@ -78,39 +79,32 @@ function Who({ person }: { person: PersonForm }) {
       <div className="grid grid-cols-2 gap-3">
         <ChoiceField person={person} name="category" label="Column" hint="of a prescription" options={['women', 'men']} />
         <ChoiceField person={person} name="level" label="Level" options={['new', 'newer', 'trained', 'competitive']} />
-        <TextField person={person} name="bodyMass" label="Body mass" hint="kg or lb" />
-        <TextField person={person} name="stature" label="Stature" hint="cm" />
+        <TextField person={person} name="bodyMass" label="Body mass" hint="such as 64 kg, 141 lb, 10 st 1 lb" />
+        <TextField person={person} name="stature" label="Stature" hint="such as 168 cm, 5 ft 6" />
         <TextField person={person} name="born" label="Born" hint="year" />
         <ChoiceField person={person} name="units" label="Units" options={['kg', 'lb']} />
+        <TextField person={person} name="timeAvailable" label="Time available" hint="such as 40 min" />
+        <TextField person={person} name="reach" label="Reach" hint="of the raised hand, such as 212 cm" />
       </div>
-      <TextField person={person} name="timeAvailable" label="Time available" hint="such as 40 min" />
+      <TextField person={person} name="groups" label="Groups" hint="such as ferry crew, new" />
       <TextField person={person} name="notes" label="Notes" />
       <AvoidField person={person} />
+      <div className="grid grid-cols-2 gap-3">
+        <TextField person={person} name="squatDepth" label="Squats only to" hint="such as chair, parallel" />
+        <TextField person={person} name="reachLimit" label="Reaches only to" hint="such as knees" />
+      </div>
     </section>
   );
 }
 
-function PlaceAndAbility({ person }: { person: PersonForm }) {
-  const { kit, category, units } = person.form;
+function Ability({ person }: { person: PersonForm }) {
   return (
-    <section className="flex flex-col gap-2" aria-label="Place and ability">
-      <LinesField
-        person={person}
-        name="kit"
-        label="Kit"
-        hint="one a line: dumbbell 10 kg x 2 · barbell 20 kg, plates 2x10 2x5 kg · chair 45 cm · rope"
-        rows={7}
-      />
-      <Understood kit={kit} category={category} units={units} />
-      <div className="grid grid-cols-2 gap-3">
-        <TextField person={person} name="placeName" label="Place" />
-        <ChoiceField person={person} name="noise" label="Noise" hint="quiet: no jumps, no drops" options={['free', 'normal', 'quiet']} />
-        <TextField person={person} name="floor" label="Floor" hint="such as 3 x 2 m" />
-        <TextField person={person} name="ceiling" label="Ceiling" hint="such as 2.5 m" />
-      </div>
-      <LinesField person={person} name="lifts" label="Lifts" hint="one a line: back squat 88 kg, or 80 kg x 5" rows={3} />
-      <LinesField person={person} name="bestSets" label="Best sets" hint="one a line: strict pull-up 6" rows={3} />
+    <section className="flex flex-col gap-2" aria-label="Ability">
+      <LinesField person={person} name="lifts" label="Lifts" hint="one a line: back squat 88 kg, or 80 kg x 5" rows={4} />
+      <LinesField person={person} name="bestSets" label="Best sets" hint="one a line: strict pull-up 6" rows={4} />
       <LinesField person={person} name="times" label="Times" hint="one a line: run 400 m 1:36" rows={2} />
+      <LinesField person={person} name="skills" label="Skills" hint="one a line: double under half · handstand push-up no" rows={2} />
+      <LinesField person={person} name="prefer" label="Prefers" hint="one a line: push-up: raised" rows={2} />
     </section>
   );
 }

@@ -1,19 +1,26 @@
+import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { Button } from '../ui/button';
 import { avoidWords, type RosterRow } from './roster';
 
 /** One person of the roster. */
-export function RosterLine({ row, remove }: { row: RosterRow; remove: () => void }) {
-  const { id, name, notes, athlete, kit, measures } = row;
+export function RosterLine({ row, chosen, choose, remove }: { row: RosterRow; chosen: boolean; choose: () => void; remove: () => void }) {
+  const { id, name, notes, athlete, kit, measures, groups } = row;
   const place = athlete.places[0]!;
   return (
-    <tr className="border-b border-line align-top hover:bg-wash">
+    <tr className={clsx('border-b border-line align-top hover:bg-wash', chosen && 'bg-wash')}>
+      <td className="py-2">
+        <input type="checkbox" aria-label={`Choose ${name}`} className="size-6 accent-ink" checked={chosen} onChange={choose} />
+      </td>
       <td className="py-1.5 pr-4">
         <Link to={`/people/${id}`} className="font-serif text-lg hover:underline">
           {name}
         </Link>
-        <span className="block text-sm text-soft">{notes}</span>
+        <span className="block text-sm text-soft">
+          {notes}
+          {groups.length > 0 && <span className="block text-xs">{groups.join(' · ')}</span>}
+        </span>
       </td>
       <td className="hidden py-2 pr-4 text-sm sm:table-cell">
         {athlete.level}
@@ -24,7 +31,9 @@ export function RosterLine({ row, remove }: { row: RosterRow; remove: () => void
         <span className="block text-soft">{measures}</span>
       </td>
       <td className="w-1/2 py-2 pr-4 text-sm">
-        <b>{place.name}</b>, {place.floor.lengthM} × {place.floor.widthM} m, ceiling {place.ceilingM} m{place.noise === 'quiet' && ', quiet'}
+        <b>{place.name}</b>
+        {athlete.places.length > 1 && <span className="text-soft"> and {athlete.places.length - 1} more</span>}, {place.floor.lengthM} × {place.floor.widthM} m,
+        ceiling {place.ceilingM} m{place.noise === 'quiet' && ', quiet'}
         <span className="line-clamp-2 text-soft">{kit || 'no kit'}</span>
       </td>
       <td className="hidden py-2 pr-4 text-sm text-amber-ink md:table-cell">{athlete.avoid.map(avoidWords).join(', ')}</td>

@@ -1,5 +1,6 @@
 /** The roster as rows: what is read of each file once, found by any word of it, in an order of the coach's. */
 import { formatMass, readAthlete, type Athlete } from '@gambito/core';
+import { groupsOf } from '@gambito/contract';
 import type { StoredAthlete } from '../api/types';
 
 export interface RosterRow {
@@ -10,6 +11,8 @@ export interface RosterRow {
   /** kit as typed */
   readonly kit: string;
   readonly measures: string;
+  readonly groups: readonly string[];
+  readonly stored: StoredAthlete;
   /** everything that is searched, in small letters */
   readonly words: string;
 }
@@ -25,14 +28,16 @@ function kitOf(file: Record<string, unknown>): string {
   return Array.isArray(place?.kit) ? place.kit.map(String).join(', ') : '';
 }
 
-export function rosterRow({ id, name, file }: StoredAthlete, today: string): RosterRow {
+export function rosterRow(stored: StoredAthlete, today: string): RosterRow {
+  const { id, name, file } = stored;
   const { athlete } = readAthlete(file, today);
   const notes = typeof file['notes'] === 'string' ? file['notes'] : '';
   const kit = kitOf(file);
   const measures = `${formatMass(athlete.bodyMassKg, athlete.units)}, ${Math.round(athlete.statureM * 100)} cm`;
   const places = athlete.places.map((place) => place.name);
-  const words = [name, notes, athlete.level, athlete.category, ...places, ...athlete.avoid.map(avoidWords), kit].join(' ').toLowerCase();
-  return { id, name, notes, athlete, kit, measures, words };
+  const groups = groupsOf(file['groups']);
+  const words = [name, notes, ...groups, athlete.level, athlete.category, ...places, ...athlete.avoid.map(avoidWords), kit].join(' ').toLowerCase();
+  return { id, name, notes, athlete, kit, measures, groups, words, stored };
 }
 export const avoidWords = (tag: string): string => tag.replaceAll('_', ' ');
 
@@ -45,10 +50,24 @@ const compare: Readonly<Record<RosterOrder, (a: RosterRow, b: RosterRow) => numb
   avoids: (a, b) => b.athlete.avoid.length - a.athlete.avoid.length,
 };
 
-/** @param search words that must all stand somewhere */
-export function arrangeRoster(rows: readonly RosterRow[], search: string, order: RosterOrder, backwards: boolean): RosterRow[] {
+/** Every group, each with how many are in it, the largest first. */
+export function groupsIn(rows: readonly RosterRow[]): { group: string; count: number }[] {
+  const counts = new Map<string, number>();
+  for (const group of rows.flatMap(({ groups }) => groups)) counts.set(group, (counts.get(group) ?? 0) + 1);
+  return [...counts].map(([group, count]) => ({ group, count })).sort((a, b) => b.count - a.count || a.group.localeCompare(b.group));
+}
+
+export interface RosterAsked {
+  /** words that must all stand somewhere */
+  readonly search: string;
+  /** null: everybody */
+  readonly group: string | null;
+  readonly order: RosterOrder;
+  readonly backwards: boolean;
+}
+export function arrangeRoster(rows: readonly RosterRow[], { search, group, order, backwards }: RosterAsked): RosterRow[] {
   const asked = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = rows.filter(({ words }) => asked.every((word) => words.includes(word)));
+  const found = rows.filter(({ words, groups }) => (group === null || groups.includes(group)) && asked.every((word) => words.includes(word)));
   const sorted = found.sort((a, b) => compare[order](a, b) || byName(a, b));
   return backwards ? sorted.reverse() : sorted;
 }

@@ -8,7 +8,8 @@ import { api, messageOf } from '../api/client';
 import { useMe } from '../api/queries';
 import type { StoredAthlete } from '../api/types';
 import { todayIn } from '../shell/days';
-import { emptyForm, fileOf, formOf, readForm, type AthleteForm } from './athlete-form';
+import { emptyForm, emptyPlace, fileOf, formOf, type AthleteForm, type PlaceForm } from './athlete-form';
+import { readForm } from './read-form';
 
 const nothing: Record<string, unknown> = {};
 
@@ -30,16 +31,38 @@ function useDraft(stored: StoredAthlete | null) {
   return { form, touched, change, forget: () => localStorage.removeItem(key) };
 }
 
+/** The places, and the one that is open. */
+function usePlaces({ places }: AthleteForm, change: (next: Partial<AthleteForm>) => void) {
+  const [open, setOpen] = useState(0);
+  const at = Math.min(open, places.length - 1);
+  const put = (next: readonly PlaceForm[], then: number): void => {
+    change({ places: next });
+    setOpen(then);
+  };
+  return {
+    at,
+    place: places[at]!,
+    open: setOpen,
+    changePlace: (next: Partial<PlaceForm>): void => change({ places: places.map((place, index) => (index === at ? { ...place, ...next } : place)) }),
+    add: () => put([...places, { ...emptyPlace, name: 'another place' }], places.length),
+    copy: () => put([...places, { ...places[at]!, name: `${places[at]!.name} (copy)` }], places.length),
+    remove: () => put(places.toSpliced(at, 1), 0),
+    /** where the athlete trains today */
+    makeToday: () => put([places[at]!, ...places.toSpliced(at, 1)], 0),
+  };
+}
+
 export function usePerson(stored: StoredAthlete | null) {
   const { form, touched, change, forget } = useDraft(stored);
+  const places = usePlaces(form, change);
   const [busy, setBusy] = useState(false);
   const client = useQueryClient();
   const navigate = useNavigate();
   const { data: me } = useMe();
   const today = todayIn(me?.coach?.timeZone);
   const before = stored?.file ?? nothing;
-  const { athlete, problems } = useMemo(() => readForm(form, before, today), [form, before, today]);
-  const kit = athlete.places[0]?.kit ?? [];
+  const { athlete, problems } = useMemo(() => readForm(form, before, today, places.at), [form, before, today, places.at]);
+  const kit = athlete.places[places.at]?.kit ?? [];
   const loads = useMemo(() => feasibleLoads(kit), [kit]);
   const leave = async (): Promise<void> => {
     forget();
@@ -65,6 +88,6 @@ export function usePerson(stored: StoredAthlete | null) {
       setBusy(false);
     }
   };
-  return { form, touched, change, problems, athlete, kit, loads, today, busy, save, drop: () => void leave() };
+  return { form, touched, change, places, problems, athlete, kit, loads, today, busy, save, drop: () => void leave() };
 }
 export type PersonForm = ReturnType<typeof usePerson>;

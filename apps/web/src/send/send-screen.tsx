@@ -72,6 +72,7 @@ export function SendScreen() {
           ))}
         </tbody>
       </table>
+      {people.notMeant > 0 && <p className="mt-3 text-sm text-soft">Not meant for {people.notMeant} more: change whom it is for above.</p>}
       {shown.length === 0 && <p className="mt-4 text-soft">{rows.length === 0 ? 'Nobody to send to yet.' : 'Nobody with these words.'}</p>}
     </Page>
   );

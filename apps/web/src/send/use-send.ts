@@ -3,7 +3,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
-import { useMe, useRoster, useSends } from '../api/queries';
+import { meantOf } from '../api/meant';
+import { useMe, useRoster, useSends, useWorkout } from '../api/queries';
 import type { StoredSend } from '../api/types';
 import { arrangeRoster, rosterRow, type RosterRow } from '../people/roster';
 import { todayIn } from '../shell/days';
@@ -21,15 +22,17 @@ async function copied(text: string): Promise<boolean> {
   }
 }
 
-/** Everybody, or those whose file has the words that are asked for. */
-function useShown() {
-  const { data: athletes, error, refetch } = useRoster();
+/** Those it is meant for, or of them those whose file has the words that are asked for. */
+function useShown(workoutId: number) {
+  const { data: everybody, error, refetch } = useRoster();
+  const { data: workout } = useWorkout(workoutId);
+  const athletes = useMemo(() => everybody && workout && meantOf(everybody, workout.audience), [everybody, workout]);
   const { data: me } = useMe();
   const today = todayIn(me?.coach?.timeZone);
   const [search, setSearch] = useState('');
   const rows = useMemo(() => athletes?.map((athlete) => rosterRow(athlete, today)), [athletes, today]);
-  const shown = useMemo(() => arrangeRoster(rows ?? [], search, 'name', false), [rows, search]);
-  return { rows, shown, search, setSearch, error, refetch };
+  const shown = useMemo(() => arrangeRoster(rows ?? [], { search, group: null, order: 'name', backwards: false }), [rows, search]);
+  return { rows, shown, notMeant: (everybody?.length ?? 0) - (rows?.length ?? 0), search, setSearch, error, refetch };
 }
 
 function useLinks(workoutId: number, names: readonly RosterRow[]) {
@@ -66,7 +69,7 @@ function useLinks(workoutId: number, names: readonly RosterRow[]) {
 export type Links = ReturnType<typeof useLinks>;
 
 export function useSend(workoutId: number) {
-  const people = useShown();
+  const people = useShown(workoutId);
   const links = useLinks(workoutId, people.shown);
   const job = useSendJob(workoutId, links.keep);
   const waiting = people.shown.filter(({ id }) => !links.alive.some(({ athleteId, changed }) => athleteId === id && !changed));

@@ -7,7 +7,7 @@ import { useWorkout, workoutLists } from '../api/queries';
 import type { StoredWorkout } from '../api/types';
 import { Failed, Loading } from '../ui/states';
 import { isUntouched } from '../write/untouched';
-import { showDay } from './days';
+import { WorkoutDetails } from './workout-details';
 
 const steps = [
   ['write', 'Write'],
@@ -47,7 +47,7 @@ export function WorkoutFrame() {
     <>
       <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-5 py-1.5">
         <h1 className="text-xl">{workout.title}</h1>
-        <span className="text-sm text-soft">{showDay(workout.day)}</span>
+        <WorkoutDetails workout={workout} />
         <nav aria-label="Steps" className="ml-auto flex gap-1">
           {steps.map(([to, label], index) => (
             <NavLink

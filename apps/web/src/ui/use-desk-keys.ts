@@ -5,7 +5,8 @@ import { useEffect, useRef } from 'react';
 export type Keys = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (/^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);
+  target instanceof HTMLElement &&
+  (/^(?:TEXTAREA|SELECT)$/.test(target.tagName) || (target instanceof HTMLInputElement && target.type !== 'checkbox') || target.isContentEditable);
 
 function nameOf({ key, ctrlKey, metaKey, shiftKey }: KeyboardEvent): string {
   if (!ctrlKey && !metaKey) return key;

@@ -2,8 +2,8 @@
 import { useRoom } from '../api/room';
 import type { StoredWorkout } from '../api/types';
 import { Button } from '../ui/button';
-import { inputLook } from '../ui/field';
 import { ChangedElsewhere } from './changed-elsewhere';
+import { EarlierTexts } from './earlier-texts';
 import { ProblemList } from './problem-list';
 import { SaveNote } from './save-note';
 import { isUntouched } from './untouched';
@@ -16,13 +16,6 @@ export function TextColumn({ workout, writing }: { workout: StoredWorkout; writi
   return (
     <section aria-label="Text" className="flex min-h-0 flex-col gap-2">
       <div className="flex flex-wrap items-center gap-2">
-        <input
-          type="date"
-          aria-label="Day"
-          className={inputLook}
-          value={workout.day ?? ''}
-          onChange={(event) => void writing.setDay(event.target.value || null)}
-        />
         <Button
           look="bare"
           onClick={() => tidied !== null && change(tidied)}
@@ -31,6 +24,7 @@ export function TextColumn({ workout, writing }: { workout: StoredWorkout; writi
         >
           Tidy up
         </Button>
+        <EarlierTexts workoutId={workout.id} text={text} take={change} />
         <SaveNote state={state} retry={() => void save()} />
       </div>
       {state.kind === 'conflict' && (

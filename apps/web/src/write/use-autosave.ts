@@ -4,8 +4,9 @@
  */
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, ApiError, messageOf } from '../api/client';
+import { api, messageOf } from '../api/client';
 import { workoutLists } from '../api/queries';
+import { standingIn } from '../api/save-details';
 import type { StoredWorkout } from '../api/types';
 import { draftKey } from './untouched';
 
@@ -18,17 +19,18 @@ export type SaveState =
 
 const pauseMs = 600;
 
-/** What another window saved in between; undefined where it is another failure. */
-const theirsIn = (error: unknown): StoredWorkout | undefined =>
-  error instanceof ApiError && error.problem.code === 'changed_elsewhere' ? (error.problem.current as StoredWorkout | undefined) : undefined;
-
-/** Saves. Where the answer to an earlier try was lost on its way, what stands there is what we sent: that is no conflict. */
-async function put(id: number, text: string, revision: number): Promise<StoredWorkout> {
+/**
+ * Saves. Where the answer to an earlier try was lost on its way, what stands there is what we sent; where a day or a tag was changed meanwhile, the text is still the one ours began from: neither is a
+ * conflict.
+ * @param before the text ours began from
+ */
+async function put(id: number, text: string, before: string, revision: number): Promise<StoredWorkout> {
   try {
     return await api<StoredWorkout>(`/workouts/${id}`, { method: 'PUT', body: { text, revision } });
   } catch (error) {
-    const current = theirsIn(error);
-    if (current?.text === text) return current;
+    const standing = standingIn(error);
+    if (standing?.text === text) return standing;
+    if (standing?.text === before) return put(id, text, before, standing.revision);
     throw error;
   }
 }
@@ -48,7 +50,7 @@ export function useAutosave(workout: StoredWorkout) {
     const sending = latest.current;
     setState({ kind: 'saving' });
     try {
-      const answer = await put(workout.id, sending, revision.current);
+      const answer = await put(workout.id, sending, saved.current, revision.current);
       revision.current = answer.revision;
       saved.current = sending;
       client.setQueryData(['workouts', workout.id], answer);
@@ -59,7 +61,7 @@ export function useAutosave(workout: StoredWorkout) {
         setState({ kind: 'saved' });
       }
     } catch (error) {
-      const current = theirsIn(error);
+      const current = standingIn(error);
       setState(current ? { kind: 'conflict', theirs: current } : { kind: 'failed', message: messageOf(error) });
     } finally {
       running.current = false;

@@ -3,7 +3,8 @@ import { changeOf, defaultRules, type Change } from '@gambito/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { athleteSource, versionQuery, type LaneSource } from '../adapt/lane-sources';
-import { useAthletes, useLocks, useMe, useRules } from '../api/queries';
+import { meantOf } from '../api/meant';
+import { useAthletes, useLocks, useMe, useRules, useWorkout } from '../api/queries';
 import { useRoom } from '../api/room';
 import { todayIn } from '../shell/days';
 import { backgroundCore } from '../workers/core-client';
@@ -35,7 +36,9 @@ function useTerms() {
 /** @returns the newest look, perhaps still under way, and the last one of another text that was completed */
 export function useClass(workoutId: number, text: string): { now: ClassLook | null; before: ClassLook | null } {
   const client = useQueryClient();
-  const { data: athletes } = useAthletes();
+  const { data: everybody } = useAthletes();
+  const { data: workout } = useWorkout(workoutId);
+  const athletes = useMemo(() => everybody && workout && meantOf(everybody, workout.audience), [everybody, workout?.audience]);
   const { data: locks } = useLocks(workoutId);
   const terms = useTerms();
   const settled = useSettled(text, looksAfter);

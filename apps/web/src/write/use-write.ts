@@ -1,31 +1,12 @@
 /** The Write screen's own: the text and its saving, what it is read as, and what the reference athlete makes of it. */
 import { formatWorkout, parseWorkout, type Category } from '@gambito/core';
-import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
-import { api, messageOf } from '../api/client';
-import { workoutLists } from '../api/queries';
 import { useRoom } from '../api/room';
 import type { StoredWorkout } from '../api/types';
 import { kindsOf } from '../workers/kinds';
 import { useAutosave } from './use-autosave';
 import { useLive } from './use-live';
 import { useReference } from './use-reference';
-
-function useDay(workout: StoredWorkout, save: () => Promise<void>) {
-  const client = useQueryClient();
-  const key = ['workouts', workout.id];
-  return async (day: string | null): Promise<void> => {
-    try {
-      await save();
-      const { revision } = client.getQueryData<StoredWorkout>(key) ?? workout;
-      client.setQueryData(key, await api<StoredWorkout>(`/workouts/${workout.id}`, { method: 'PUT', body: { day, revision } }));
-      await client.invalidateQueries({ queryKey: workoutLists });
-    } catch (failure) {
-      toast.error(messageOf(failure));
-    }
-  };
-}
 
 /** A figure that is of another text than the one that stands there is not shown beside it. */
 function useReading(text: string, category: Category) {
@@ -54,7 +35,6 @@ export function useWrite(workout: StoredWorkout) {
     category,
     setCategory,
     reading,
-    setDay: useDay(workout, autosave.save),
     // an empty page says so itself
     problems: diagnostics.filter(({ level, code }) => level !== 'info' && code !== 'empty'),
     /** null where something cannot be read: tidying would lose it */

@@ -1,0 +1,152 @@
+/** People as a table: one row somebody, lists within a cell between semicolons. What a cell does not say of somebody known stays as it is. */
+import { readSheet, writeSheet, type Sheet } from '../ui/csv';
+import type { StoredAthlete } from '../api/types';
+import { emptyForm, emptyPlace, fileOf, formOf, type AthleteForm, type PlaceForm, type TextKey } from './athlete-form';
+import { readForm } from './read-form';
+
+type Column = { readonly heading: string; readonly also: readonly string[] } & (
+  | { readonly of: 'athlete'; readonly key: TextKey; readonly list: boolean }
+  | { readonly of: 'place'; readonly key: Exclude<keyof PlaceForm, 'besides'>; readonly list: boolean }
+  | { readonly of: 'avoid' }
+);
+const field = (heading: string, key: TextKey, also: readonly string[] = []): Column => ({ heading, also, of: 'athlete', key, list: false });
+const lines = (heading: string, key: TextKey, also: readonly string[] = []): Column => ({ heading, also, of: 'athlete', key, list: true });
+const place = (heading: string, key: Exclude<keyof PlaceForm, 'besides'>, also: readonly string[] = []): Column => ({
+  heading,
+  also,
+  of: 'place',
+  key,
+  list: key === 'kit',
+});
+
+export const columns: readonly Column[] = [
+  field('name', 'name', ['athlete', 'who']),
+  field('column', 'category', ['category', 'sex']),
+  field('level', 'level'),
+  field('born', 'born', ['year', 'year of birth', 'birth year']),
+  field('body mass', 'bodyMass', ['weight', 'mass', 'bodyweight']),
+  field('stature', 'stature', ['height']),
+  field('reach', 'reach'),
+  field('units', 'units', ['unit']),
+  field('time available', 'timeAvailable', ['minutes', 'time']),
+  field('groups', 'groups', ['group', 'class', 'team']),
+  field('notes', 'notes', ['note', 'remarks']),
+  { heading: 'avoids', also: ['avoid'], of: 'avoid' },
+  lines('lifts', 'lifts', ['maxes']),
+  lines('best sets', 'bestSets'),
+  lines('times', 'times'),
+  lines('skills', 'skills'),
+  lines('prefers', 'prefer', ['prefer']),
+  place('place', 'name'),
+  place('floor', 'floor'),
+  place('ceiling', 'ceiling'),
+  place('noise', 'noise'),
+  place('kit', 'kit', ['equipment']),
+];
+const columnFor = (heading: string): Column | null => {
+  const words = heading.toLowerCase().replaceAll('_', ' ').trim();
+  return columns.find((column) => column.heading === words || column.also.includes(words)) ?? null;
+};
+const listOf = (cell: string): string =>
+  cell
+    .split(/[;\n]/)
+    .map((line) => line.trim())
+    .filter(Boolean)
+    .join('\n');
+
+export interface PersonRow {
+  /** in the file, the headings being row 1 */
+  readonly row: number;
+  readonly name: string;
+  /** somebody of this name who is here already */
+  readonly known: StoredAthlete | null;
+  readonly file: Record<string, unknown>;
+  /** what cannot be read; it is kept as typed */
+  readonly remarks: readonly string[];
+  /** why the row cannot be taken; null where it can */
+  readonly blocked: string | null;
+}
+export interface PeopleSheet {
+  readonly rows: readonly PersonRow[];
+  /** of the file as a whole */
+  readonly problems: readonly string[];
+}
+
+const spelled: Readonly<Record<string, string>> = { f: 'women', female: 'women', woman: 'women', w: 'women', m: 'men', male: 'men', man: 'men' };
+
+/** The form with what the cells say; an empty cell says nothing. */
+function filledForm(form: AthleteForm, headings: readonly string[], cells: readonly string[]): AthleteForm {
+  return headings.reduce((filled, heading, at) => {
+    const [column, cell] = [columnFor(heading), cells[at] ?? ''];
+    if (!column || cell === '') return filled;
+    if (column.of === 'avoid')
+      return {
+        ...filled,
+        avoid: listOf(cell.replaceAll(',', ';'))
+          .split('\n')
+          .map((word) => word.replaceAll(' ', '_')),
+      };
+    const value = column.list ? listOf(cell) : column.of === 'athlete' && column.key === 'category' ? (spelled[cell.toLowerCase()] ?? cell) : cell;
+    if (column.of === 'athlete') return { ...filled, [column.key]: value };
+    const [today, ...others] = filled.places;
+    return { ...filled, places: [{ ...today!, [column.key]: value }, ...others] };
+  }, form);
+}
+
+/** Columns nobody reads: what they say is kept in the file as typed. */
+function keptBeside(headings: readonly string[], cells: readonly string[]): string[] {
+  return headings.flatMap((heading, at) => (columnFor(heading) === null && (cells[at] ?? '') !== '' ? [`${heading}: ${cells[at]}`] : []));
+}
+
+/** What nothing is said of is not guessed here. */
+const nobody: AthleteForm = { ...emptyForm, places: [{ ...emptyPlace, floor: '', ceiling: '' }] };
+
+function readRow(sheet: Sheet, at: number, people: ReadonlyMap<string, StoredAthlete>, seen: Set<string>, today: string): PersonRow {
+  const cells = sheet.rows[at]!;
+  const named = filledForm(emptyForm, sheet.headings, cells).name.trim();
+  const known = people.get(named.toLowerCase()) ?? null;
+  const form = filledForm(known ? formOf(known.file) : nobody, sheet.headings, cells);
+  const { problems } = readForm(form, known?.file ?? {}, today);
+  const beside = keptBeside(sheet.headings, cells);
+  const file = fileOf(form, known?.file ?? {});
+  const blocked = named === '' ? 'no name' : seen.has(named.toLowerCase()) ? 'this name stands in an earlier row' : null;
+  seen.add(named.toLowerCase());
+  return {
+    row: at + 2,
+    name: named,
+    known,
+    file: beside.length > 0 ? { ...file, unread: { ...(file['unread'] as object | undefined), columns: beside } } : file,
+    remarks: Object.entries(problems).flatMap(([key, message]) => (key === 'name' ? [] : [message])),
+    blocked,
+  };
+}
+
+/** @param people who is here already: a row with such a name changes that person */
+export function readPeople(text: string, people: readonly StoredAthlete[], today: string): PeopleSheet {
+  const sheet = readSheet(text);
+  if (sheet.rows.length === 0 && sheet.headings.length === 0) return { rows: [], problems: [] };
+  if (!sheet.headings.some((heading) => columnFor(heading)?.heading === 'name'))
+    return { rows: [], problems: ['Expected a first row of headings, one of them “name”; others are column, level, body mass, groups, kit and so on.'] };
+  const unread = sheet.headings.filter((heading) => heading !== '' && columnFor(heading) === null);
+  const byName = new Map(people.map((athlete) => [athlete.name.toLowerCase(), athlete]));
+  const seen = new Set<string>();
+  return {
+    rows: sheet.rows.map((_cells, at) => readRow(sheet, at, byName, seen, today)),
+    problems: [
+      ...sheet.problems,
+      ...(unread.length > 0 ? [`Not read, and kept as typed in each file: ${unread.map((heading) => `“${heading}”`).join(', ')}.`] : []),
+    ],
+  };
+}
+
+function cellOf(form: AthleteForm, column: Column): string {
+  if (column.of === 'avoid') return form.avoid.join('; ').replaceAll('_', ' ');
+  const value = column.of === 'athlete' ? form[column.key] : form.places[0]![column.key];
+  return column.list ? value.split('\n').join('; ') : value;
+}
+
+export const writePeople = (people: readonly StoredAthlete[]): string =>
+  writeSheet(
+    columns.map(({ heading }) => heading),
+    people.map(({ file }) => columns.map((column) => cellOf(formOf(file), column))),
+  );
