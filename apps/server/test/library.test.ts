@@ -1,6 +1,6 @@
 /** A coach's library over HTTP: found by what stands in a workout, kept as it was before, thrown into a bin, taken in and given out by the dozen; and several people saved at once. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { addAthlete, addWorkout, cookieOf, openInstance, password, squall, until, type Desk, type Instance } from './instance';
+import { addAthlete, addWorkout, cookieOf, openInstance, password, sendTo, squall, until, type Desk, type Instance } from './instance';
 
 let instance: Instance;
 let desk: Desk;
@@ -156,5 +156,20 @@ describe('several people at once', () => {
     expect((await many([{ id: null, file: { name: 'Maruvo' } }, { id: 4_000_000, file: { name: 'Nobody' }, revision: 1 }])).status).toBe(404);
     expect((await many([{ id: null, file: { name: 'Maruvo' } }, { id: null, file: { name: ' ' } }])).status).toBe(400);
     expect(await names()).toEqual(['Drosimel', 'Hespin of the Wick']);
+  });
+});
+
+describe('decisions of one version', () => {
+  test('a version by hand is sent as it was written, with the note above it; both are lifted again', async () => {
+    desk = await own('hand');
+    const [workout, athlete] = [await addWorkout(desk), await addAthlete(desk, 'Lumerik')];
+    const decide = async (locks: unknown[]): Promise<number> => (await desk('PUT', `/workouts/${workout}/locks/${athlete}`, { locks })).status;
+    const page = async () => (await instance.stranger('GET', `/a/${await sendTo(desk, workout, athlete)}`)).json;
+    expect(await decide([{ byHand: '# Squall\nAMRAP 8:00\n4 burpee\n' }, { note: 'Mind the hatch.' }])).toBe(200);
+    expect((await desk('GET', `/workouts/${workout}/locks`)).json.locks[0].locks).toHaveLength(2);
+    expect(await page()).toMatchObject({ versionText: '# Squall\nAMRAP 8:00\n4 burpee\n', brief: { note: 'Mind the hatch.' } });
+    await decide([]);
+    expect(await page()).toMatchObject({ versionText: expect.stringContaining('AMRAP 12:00'), brief: { note: null } });
+    expect(await decide([{ note: 'x'.repeat(1001) }])).toBe(400);
   });
 });

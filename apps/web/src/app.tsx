@@ -19,6 +19,7 @@ const RulesScreen = lazy(async () => ({ default: (await import('./rules/rules-sc
 const WorkoutFrame = lazy(async () => ({ default: (await import('./shell/workout-frame')).WorkoutFrame }));
 const WriteScreen = lazy(async () => ({ default: (await import('./write/write-screen')).WriteScreen }));
 const AdaptScreen = lazy(async () => ({ default: (await import('./adapt/adapt-screen')).AdaptScreen }));
+const SheetScreen = lazy(async () => ({ default: (await import('./adapt/sheet-screen')).SheetScreen }));
 const SendScreen = lazy(async () => ({ default: (await import('./send/send-screen')).SendScreen }));
 const BoardScreen = lazy(async () => ({ default: (await import('./board/board-screen')).BoardScreen }));
 const AccountScreen = lazy(async () => ({ default: (await import('./account/account-screen')).AccountScreen }));
@@ -76,6 +77,7 @@ const workoutRoutes = [
   <Route key="index" index element={<Navigate to="write" replace />} />,
   <Route key="write" path="write" element={screen(<WriteScreen />)} />,
   <Route key="adapt" path="adapt" element={screen(<AdaptScreen />)} />,
+  <Route key="sheet" path="sheet" element={screen(<SheetScreen />)} />,
   <Route key="send" path="send" element={screen(<SendScreen />)} />,
   <Route key="board" path="board" element={screen(<BoardScreen />)} />,
 ];

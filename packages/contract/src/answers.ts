@@ -66,7 +66,7 @@ export const listedWorkoutSchema = storedWorkoutSchema.pick({ id: true, title: t
 });
 export type ListedWorkout = z.infer<typeof listedWorkoutSchema>;
 
-export const lockSchema = z.object({
+const partLockSchema = z.object({
   part: z.number().int().min(0),
   slot: z.number().int().min(0),
   movement: z.string().max(80).optional(),
@@ -74,6 +74,12 @@ export const lockSchema = z.object({
   loadKg: z.number().min(0).max(600).optional(),
   scheme: z.literal(true).optional(),
 });
+/** what a coach fixed in one person's version: of a slot, all of its text, a word to its athlete */
+export const lockSchema = z.union([
+  partLockSchema,
+  z.object({ byHand: z.string().max(20_000, 'expected at most 20 000 characters') }),
+  z.object({ note: z.string().max(1000, 'expected at most 1 000 characters') }),
+]);
 export const storedLocksSchema = z.object({ athleteId: z.number(), locks: z.array(lockSchema) });
 
 export const storedSendSchema = z.object({
@@ -187,6 +193,8 @@ export type ClockCue = z.infer<typeof clockCue>;
 export const briefSchema = z.object({
   title: z.string(),
   athlete: z.string(),
+  /** said by the coach to this athlete */
+  note: z.string().nullable().default(null),
   place: z.string(),
   category: z.enum(['men', 'women']).default('men'),
   units: z.enum(['kg', 'lb']).default('kg'),

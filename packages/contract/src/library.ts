@@ -14,7 +14,11 @@ export const isForEverybody = ({ groups, athletes }: Audience): boolean => group
 
 /** The groups an athlete file names: a list, or words between commas. */
 export function groupsOf(groups: unknown): string[] {
-  const named = Array.isArray(groups) ? groups.filter((group): group is string => typeof group === 'string') : typeof groups === 'string' ? groups.split(',') : [];
+  const named = Array.isArray(groups)
+    ? groups.filter((group): group is string => typeof group === 'string')
+    : typeof groups === 'string'
+      ? groups.split(',')
+      : [];
   return [...new Set(named.map((group) => group.trim()).filter((group) => group !== ''))];
 }
 const same = (a: string, b: string): boolean => a.toLocaleLowerCase('en') === b.toLocaleLowerCase('en');
@@ -24,7 +28,11 @@ export const isMeant = (audience: Audience, { id, groups }: { readonly id: numbe
   isForEverybody(audience) || audience.athletes.includes(id) || audience.groups.some((group) => groups.some((other) => same(group, other)));
 
 export const workoutKinds = ['forTime', 'amrap', 'every', 'intervals', 'windows', 'maxLoad', 'strength', 'quality', 'rest'] as const;
-export const factsSchema = z.object({ kinds: z.array(z.enum(workoutKinds)).readonly(), minutes: z.number().nullable(), movements: z.array(z.string()).readonly() });
+export const factsSchema = z.object({
+  kinds: z.array(z.enum(workoutKinds)).readonly(),
+  minutes: z.number().nullable(),
+  movements: z.array(z.string()).readonly(),
+});
 
 /** A version of a text that was saved before. */
 export const revisionSchema = z.object({ revision: z.number(), savedAt: z.string(), preview: z.string() });

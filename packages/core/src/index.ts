@@ -43,9 +43,10 @@ export { runWarnings, type RunWarning } from './simulate/run-warnings';
 export { headline, predictWorkout, scoredParts, type Band, type Prediction } from './simulate/predict';
 
 // adaptation
-export { adapt, type AdaptOptions, type Adapted } from './adapt/adapt';
+export { adapt } from './adapt/adapt';
+export type { AdaptOptions, Adapted } from './adapt/adapted';
 export { contextFor } from './adapt/planned';
-export type { Lock } from './adapt/lock';
+export { byHandOf, isPartLock, noteOf, partLocks, withByHand, withNote, type Lock, type PartLock } from './adapt/lock';
 export type { VersionPart, VersionSlot } from './adapt/told/version-slots';
 export type { VersionEdit } from './adapt/told/edits';
 export { changeOf, changeWords, classInWords, loadsInWords, type Change } from './adapt/told/change';

@@ -8,6 +8,7 @@ import {
   formatLoad,
   formatMass,
   formatSlot,
+  noteOf,
   movementOf,
   pacingSentence,
   parseWorkout,
@@ -59,11 +60,11 @@ export function makeBrief(text: string, athlete: Athlete, rules: HouseRules, loc
       `${athlete.name} avoids “${athlete.unreadAvoid.join('”, “')}”, which is not in the avoid-list. Settle it on the athlete’s page first.`,
     );
   const place = athlete.places[0] ?? barePlace;
-  const adapted = adapt(workout, athlete, { place, rules, locks });
-  return { versionText: adapted.version.text, brief: rounded(briefOf(workout, adapted, athlete, rules)) };
+  const adapted = adapt(workout, athlete, { place, rules, locks, units });
+  return { versionText: adapted.version.text, brief: rounded({ ...briefOf(workout, adapted, athlete, rules), note: noteOf(locks) }) };
 }
 
-function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: HouseRules): Brief {
+function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: HouseRules): Omit<Brief, 'note'> {
   const place = athlete.places[0] ?? barePlace;
   const { loads } = contextFor(athlete, place, rules);
   const preparation = prepare(adapted.workout, athlete, rules);

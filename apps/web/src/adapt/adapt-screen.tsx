@@ -1,17 +1,20 @@
 /** Adapt: the original on top, one lane a version on the same time axis; the version pointed at opens beside it. */
 import { defaultRules, parseWorkout, type Diagnostic } from '@gambito/core';
+import { Printer, Rows3 } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { useAthletes, useLocks, useMe, useRules, useWorkout } from '../api/queries';
 import { meantOf } from '../api/meant';
 import { useRoom } from '../api/room';
 import { todayIn } from '../shell/days';
 import { useDeskKeys } from '../ui/use-desk-keys';
+import { Button } from '../ui/button';
 import { Shortcuts } from '../ui/shortcuts';
 import { Empty, Failed, Loading } from '../ui/states';
 import { LaneBar } from './lane-bar';
 import { Lanes } from './lanes';
 import { idOf, laneId, useAdapt, type ClassAsked } from './use-adapt';
 import { VersionPanel } from './version-panel';
+import { VersionTable } from './version-table';
 
 export function AdaptScreen() {
   const id = Number(useParams()['id']);
@@ -53,6 +56,7 @@ const shortcuts = [
   ['Escape', 'back to its lane; once more closes it'],
   ['W', 'why not another movement (on an open line)'],
   ['L', 'lock or unlock what is chosen (on an open line)'],
+  ['T', 'lanes or a table'],
   ['Ctrl Z', 'take the last decision back'],
   ['Ctrl Y', 'take it up again'],
   ['?', 'these keys'],
@@ -61,14 +65,22 @@ const shortcuts = [
 function Class(asked: ClassAsked) {
   const adapting = useAdapt(asked);
   const { selected, history, choose, original, versions } = adapting;
-  useDeskKeys({ 'Control+z': history.undo, 'Control+y': history.redo, 'Control+Shift+z': history.redo });
+  useDeskKeys({ 'Control+z': history.undo, 'Control+y': history.redo, 'Control+Shift+z': history.redo, t: adapting.turnView });
   return (
     <div className="flex flex-1 flex-col px-5 py-1.5">
       <LaneBar adapting={adapting}>
+        <Button look="bare" onClick={adapting.turnView} aria-pressed={adapting.view === 'table'} title="Lanes or a table (T)">
+          <Rows3 size={15} /> {adapting.view === 'lanes' ? 'Table' : 'Lanes'}
+        </Button>
+        <Button look="bare" asChild>
+          <Link to={`/workouts/${asked.id}/sheet`}>
+            <Printer size={15} /> Print all
+          </Link>
+        </Button>
         <Shortcuts keys={shortcuts} />
       </LaneBar>
       <div className={`grid flex-1 gap-5 ${selected ? 'xl:grid-cols-[minmax(0,1fr)_430px]' : ''}`}>
-        <Lanes adapting={adapting} />
+        {adapting.view === 'lanes' ? <Lanes adapting={adapting} /> : <VersionTable adapting={adapting} />}
         {selected?.adapted && (
           <VersionPanel
             key={idOf(selected)}
@@ -79,6 +91,7 @@ function Class(asked: ClassAsked) {
             rules={asked.rules}
             today={asked.today}
             others={versions.filter(({ athleteId }) => athleteId !== null && athleteId !== selected.athleteId)}
+            compared={versions.filter(({ key }) => key !== selected.key)}
             history={history}
             leave={() => document.getElementById(laneId(selected))?.focus()}
             close={() => choose(null)}

@@ -1,5 +1,5 @@
 /** One decision for everybody it fits: who can do it here, with what it would come to for each; who cannot, and why. */
-import { wordsOf, type Alternative, type Lock } from '@gambito/core';
+import { isPartLock, wordsOf, type Alternative, type Lock, type PartLock } from '@gambito/core';
 import { useQueries } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useRoom } from '../api/room';
@@ -19,7 +19,7 @@ interface Fit {
 }
 
 /** What the movement of a lock would be in everybody else's version. */
-function useFits(lock: Lock, others: readonly Version[], { text, today, rules }: Omit<VersionAsked, 'who' | 'locks'>): { fits: Fit[]; weighed: number } {
+function useFits(lock: PartLock, others: readonly Version[], { text, today, rules }: Omit<VersionAsked, 'who' | 'locks'>): { fits: Fit[]; weighed: number } {
   const units = useRoom();
   const { part, slot, movement } = lock;
   const answers = useQueries({
@@ -42,7 +42,7 @@ function useFits(lock: Lock, others: readonly Version[], { text, today, rules }:
 const isOpen = ({ found }: Fit): boolean => found !== undefined && !found.blocked && !found.chosen;
 
 interface Props extends Omit<VersionAsked, 'who' | 'locks'> {
-  readonly lock: Lock;
+  readonly lock: PartLock;
   readonly others: readonly Version[];
   readonly history: LockHistory;
   readonly close: () => void;
@@ -60,7 +60,7 @@ export function ForOthers({ lock, others, history, close, ...asked }: Props) {
     history.decide(
       taken.map(({ athleteId }) => ({
         athleteId,
-        locks: [...history.locksOf(athleteId).filter((own) => own.part !== part || own.slot !== slot || own.scheme), decision],
+        locks: [...history.locksOf(athleteId).filter((own) => !isPartLock(own) || own.part !== part || own.slot !== slot || own.scheme), decision],
       })),
     );
     close();

@@ -1,5 +1,5 @@
 /** Whose versions there are of a workout, and how one is asked for: the same question has the same answer wherever it is asked. */
-import { usualTiers, type HouseRules, type Lock } from '@gambito/core';
+import { usualTiers, withNote, type HouseRules, type Lock } from '@gambito/core';
 import { groupsOf } from '@gambito/contract';
 import { queryOptions } from '@tanstack/react-query';
 import type { StoredAthlete, StoredLocks } from '../api/types';
@@ -52,11 +52,14 @@ export const tierSources: readonly LaneSource[] = usualTiers.map((name, index) =
   locks: none,
 }));
 
+/** A word to the athlete changes no version. */
+const decisions = (locks: readonly Lock[]): Lock[] => withNote(locks, '');
+
 /** @param core the worker that computes it */
 export const versionQuery = ({ text, units }: Source, { who, locks }: LaneSource, { rules, today }: VersionTerms, core: () => Core) =>
   queryOptions({
-    queryKey: ['version', text, units, who, locks, rules, today],
-    queryFn: () => core().adapt({ text, units }, who, today, rules, locks),
+    queryKey: ['version', text, units, who, decisions(locks), rules, today],
+    queryFn: () => core().adapt({ text, units }, who, today, rules, decisions(locks)),
     staleTime: Infinity,
     gcTime: 300_000,
     retry: false,

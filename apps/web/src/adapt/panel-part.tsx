@@ -1,11 +1,15 @@
 /** The slots of one part of a version: each with its mark and its sentence; a slot opens its figures and its ranked alternatives. */
 import {
+  byHandOf,
   formatSlot,
+  isPartLock,
+  partLocks,
   slotsOfPart,
   wordsOf,
   type Adapted,
   type HouseRules,
   type Lock,
+  type PartLock,
   type Slot,
   type VersionPart,
   type VersionSlot,
@@ -37,6 +41,7 @@ interface Props {
 export function PanelPart(props: Props) {
   const { index, part, version, adapted, original } = props;
   const [open, setOpen] = useState<number | null>(null);
+  const byHand = byHandOf(version.locks) !== null;
   if (part.slots.length === 0) return null;
   const slots = slotsOfPart(adapted.workout.parts[index]!);
   const written = part.from[0] ?? index;
@@ -46,7 +51,7 @@ export function PanelPart(props: Props) {
       {adapted.version.parts.length > 1 && <h3 className="text-sm text-soft">Part {index + 1}</h3>}
       <ul className="divide-y divide-line border-y border-line">
         {part.slots.map((slot, at) => {
-          const lock = version.locks.find((each) => each.part === written && each.slot === slot.written && !each.scheme);
+          const lock = partLocks(version.locks).find((each) => each.part === written && each.slot === slot.written && !each.scheme);
           return (
             <li key={at} className="py-1.5">
               <SlotLine
@@ -57,7 +62,7 @@ export function PanelPart(props: Props) {
                 open={open === at}
                 toggle={() => setOpen(open === at ? null : at)}
               />
-              {open === at && <OpenSlot {...props} slot={slot} written={written} lock={lock} />}
+              {open === at && !byHand && <OpenSlot {...props} slot={slot} written={written} lock={lock} />}
             </li>
           );
         })}
@@ -67,11 +72,11 @@ export function PanelPart(props: Props) {
 }
 
 /** The figures of a line, what else it could be, and the decision for others too. */
-function OpenSlot({ slot, written, lock, ...props }: Props & { slot: VersionSlot; written: number; lock: Lock | undefined }) {
+function OpenSlot({ slot, written, lock, ...props }: Props & { slot: VersionSlot; written: number; lock: PartLock | undefined }) {
   const { text, version, rules, today, others, history, setLocks } = props;
   const [forOthers, setForOthers] = useState(false);
   const change = (next: Lock | null): void => {
-    const kept = version.locks.filter((each) => each.part !== written || each.slot !== slot.written || each.scheme);
+    const kept = version.locks.filter((each) => !isPartLock(each) || each.part !== written || each.slot !== slot.written || each.scheme);
     setLocks?.(next ? [...kept, next] : kept);
   };
   return (

@@ -26,6 +26,7 @@ export function useAdapt({ id, text, athletes, locks, rules, today }: ClassAsked
   const [search, setSearch] = useSearchParams();
   const [order, setOrder] = useState<LaneOrder>('name');
   const [filter, setFilter] = useState<LaneFilter>('all');
+  const [view, setView] = useState<'lanes' | 'table'>('lanes');
   const [group, setGroup] = useState<string | null>(null);
   const units = useRoom();
   const terms = useMemo(() => ({ rules, today }), [rules, today]);
@@ -41,6 +42,8 @@ export function useAdapt({ id, text, athletes, locks, rules, today }: ClassAsked
     groups: useMemo(() => [...new Set(versions.flatMap(({ groups }) => groups))].sort(), [versions]),
     group,
     setGroup,
+    view,
+    turnView: (): void => setView((before) => (before === 'lanes' ? 'table' : 'lanes')),
     order,
     setOrder,
     filter,

@@ -4,9 +4,12 @@ import { Redo2, Undo2, X } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import { Button } from '../ui/button';
 import { showScore } from '../ui/scores';
+import { Compare } from './compare';
 import { Compensation } from './compensation';
 import { DriftFigures } from './drift-figures';
 import { EditChips } from './edit-chips';
+import { HandVersion } from './hand-version';
+import { NoteField } from './note-field';
 import { PanelPart } from './panel-part';
 import { RulesAtWork } from './rules-at-work';
 import type { LockHistory } from './use-lock-history';
@@ -21,6 +24,8 @@ interface Props {
   readonly today: string;
   /** the other people of the class */
   readonly others: readonly Version[];
+  /** everybody else, tiers too */
+  readonly compared: readonly Version[];
   readonly history: LockHistory;
   /** back to its lane */
   readonly leave: () => void;
@@ -35,7 +40,7 @@ export function enterPanel(tries = 20): void {
   else if (tries > 0) setTimeout(() => enterPanel(tries - 1), 50);
 }
 
-export function VersionPanel({ text, version, adapted, original, rules, today, others, history, leave, close }: Props) {
+export function VersionPanel({ text, version, adapted, original, rules, today, others, compared, history, leave, close }: Props) {
   const { athleteId } = version;
   const setLocks = athleteId === null ? null : (locks: readonly Lock[]) => history.decide([{ athleteId, locks }]);
   const onKeyDown = (event: KeyboardEvent): void => {
@@ -52,11 +57,14 @@ export function VersionPanel({ text, version, adapted, original, rules, today, o
     >
       <PanelHead version={version} history={athleteId === null ? null : history} close={close} />
       <Score adapted={adapted} />
+      {setLocks && <HandVersion locks={version.locks} adapted={adapted} setLocks={setLocks} />}
       <EditChips adapted={adapted} takeBack={setLocks && ((lock) => setLocks([...version.locks, lock]))} />
       <Warnings adapted={adapted} />
       {adapted.version.parts.map((part, index) => (
         <PanelPart key={index} index={index} part={part} {...{ text, version, adapted, original, rules, today, others, history, setLocks }} />
       ))}
+      {setLocks && <NoteField name={version.name} locks={version.locks} setLocks={setLocks} />}
+      <Compare version={version} adapted={adapted} others={compared} />
       <DriftFigures drift={adapted.drift} />
       <Compensation adapted={adapted} />
       <RulesAtWork text={text} who={version.who} today={today} rules={rules} locks={version.locks} />

@@ -55,6 +55,7 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
       </div>
       <h1 className="text-3xl">{brief.title}</h1>
       {page.changed && <p className="mt-2 border-l-4 border-amber pl-3 text-sm">Your coach changed this workout after sending it. A new version may follow.</p>}
+      {brief.note && <p className="mt-2 border-l-4 border-ink bg-wash p-2">{brief.note}</p>}
       <p className="mt-1">
         Expect <b>{showScore(brief.predicted.median, brief.predicted.unit)}</b>{' '}
         <span className="text-soft">

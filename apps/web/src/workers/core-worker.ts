@@ -87,7 +87,7 @@ const worker = {
     const { athlete, place } = person(who, today);
     if (athlete.unreadAvoid.length > 0)
       throw new Error(`Avoids “${athlete.unreadAvoid.join('”, “')}”, which is not in the avoid-list: settle it on the athlete’s page.`);
-    return adapt(parseWorkout(text, { units }).workout, athlete, { place, rules, locks, runs: 80 });
+    return adapt(parseWorkout(text, { units }).workout, athlete, { place, rules, locks, units, runs: 80 });
   },
   alternatives(
     { text, units }: Source,

@@ -1,62 +1,29 @@
 /** Adaptation: workout × athlete × place × house rules → one version, with its reasons, its prediction and its drift. Pure and deterministic. */
 import type { Athlete } from '../athlete/athlete';
-import { barePlace, type Place } from '../kit/kit';
+import { barePlace } from '../kit/kit';
 import { formatWorkout } from '../notation/format-workout';
-import { defaultRules, type HouseRules } from '../rules/house-rules';
+import { parseWorkout } from '../notation/parse-workout';
+import { defaultRules } from '../rules/house-rules';
 import { comparabilityOf } from '../scoring/score-of-fitness';
 import { compile } from '../simulate/program';
-import { predictWorkout, type Prediction } from '../simulate/predict';
-import type { Run } from '../simulate/walk-program';
+import { predictWorkout } from '../simulate/predict';
 import { stimulusOf } from '../stimulus/stimulus';
 import { insideWindow } from '../stimulus/window';
 import { summarize } from '../workout/summary';
-import type { Window, Workout } from '../workout/workout';
-import type { Lock } from './lock';
+import type { Workout } from '../workout/workout';
+import { lengthOf, type AdaptOptions, type Adapted } from './adapted';
+import { asByHand } from './by-hand';
+import { byHandOf } from './lock';
 import { timeDriftOf } from './part/band';
 import type { PlannedPart } from './part/plan-parts';
 import { planVersion, type Planned } from './planned';
 import type { AdaptContext } from './slot/question';
-import { nearestTier, type NearTier } from './tiers';
+import { nearestTier } from './tiers';
 import { combineDrift, driftOf, noDrift, type Drift } from './told/drift';
 import { editsOfPart } from './told/edits';
-import { ledgersOf, type Ledgers } from './told/ledgers';
+import { ledgersOf } from './told/ledgers';
 import { versionSlots, type VersionPart } from './told/version-slots';
-import { versionWarnings, type VersionWarning } from './told/warnings';
-
-export interface Adapted {
-  readonly version: { readonly parts: readonly VersionPart[]; readonly text: string };
-  readonly workout: Workout;
-  readonly intent: {
-    readonly window: Window | null;
-    readonly parts: readonly { readonly window: Window | null; readonly target: number | null }[];
-    readonly words: readonly string[];
-    /** 1 where nothing was cut for a newer athlete; the share of the clock or scheme that is left */
-    readonly shortened: number;
-  };
-  readonly predicted: Prediction;
-  readonly drift: Drift;
-  readonly partDrifts: readonly Drift[];
-  /** the leading score lies in the coach's window; null without one */
-  readonly insideWindow: boolean | null;
-  /** and in the tolerant band that edits are made for; null where there is none */
-  readonly insideBand: boolean | null;
-  /** what one slot took and another gave, seconds a bout against the original */
-  readonly ledgers: Ledgers;
-  /** the tier of the text, or of the usual ones, that is nearest to this athlete here */
-  readonly nearestTier: NearTier;
-  /** what a score in this version will tell: 1 is in proportion to fitness, and the share a 4 % day leaves uncertain of the fitness */
-  readonly comparability: { readonly elasticity: number; readonly uncertainty: number };
-  readonly warnings: readonly VersionWarning[];
-  readonly assumed: readonly string[];
-  readonly run: Run;
-}
-export interface AdaptOptions {
-  readonly place?: Place;
-  readonly rules?: HouseRules;
-  readonly locks?: readonly Lock[];
-  readonly seed?: number;
-  readonly runs?: number;
-}
+import { versionWarnings } from './told/warnings';
 
 /**
  * One version of a workout for one athlete in one place.
@@ -64,6 +31,20 @@ export interface AdaptOptions {
  * @returns the version; it breaks no hard limit unless a lock asks for it, and then says so
  */
 export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions = {}): Adapted {
+  const byHand = byHandOf(options.locks ?? []);
+  if (byHand === null) return searched(workout, athlete, options);
+  const read = parseWorkout(byHand, { units: options.units ?? 'kg' });
+  const unread = read.diagnostics.find(({ level }) => level === 'error');
+  if (!unread && read.workout.parts.length > 0) return asByHand(workout, read.workout, athlete, options);
+  const computed = searched(workout, athlete, options);
+  const why = unread ? `line ${unread.line}: ${unread.message}` : 'it has no parts';
+  return {
+    ...computed,
+    warnings: [{ code: 'by_hand', message: `What was written by hand cannot be read, so this version is computed: ${why}` }, ...computed.warnings],
+  };
+}
+
+function searched(workout: Workout, athlete: Athlete, options: AdaptOptions): Adapted {
   const place = options.place ?? athlete.places[0] ?? barePlace;
   const locks = options.locks ?? [];
   const made = planVersion(workout, athlete, place, options.rules ?? defaultRules, locks);
@@ -109,9 +90,6 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
     run,
   };
 }
-
-const lengthOf = ({ parts }: Workout, run: Run, index: number): number =>
-  parts[index]!.kind === 'rest' ? 0 : Math.max(1, run.parts[index]!.endSeconds - run.parts[index]!.startSeconds);
 
 /** Share of the clocks that are left of a workout cut for a newer athlete; without a clock, of the work. */
 function shortenedTo(workout: Workout, adapted: Workout, from: readonly number[]): number {

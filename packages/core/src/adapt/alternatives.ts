@@ -8,7 +8,7 @@ import { defaultRules } from '../rules/house-rules';
 import { compile } from '../simulate/program';
 import { stimulusOf } from '../stimulus/stimulus';
 import type { Workout } from '../workout/workout';
-import type { AdaptOptions } from './adapt';
+import type { AdaptOptions } from './adapted';
 import { timeDriftOf } from './part/band';
 import type { PlannedPart } from './part/plan-parts';
 import { evaluateOption, type PartPlan } from './part/search';

@@ -15,7 +15,7 @@ import { healed, restByRule, strictIfSaid } from './asked/by-rule';
 import { fitText, fitToTime } from './asked/minutes';
 import { clockForNewer, muchLonger, schemeForNewer } from './asked/newer';
 import { shorterText } from './asked/shorter';
-import type { Lock } from './lock';
+import { partLocks, type Lock, type PartLock } from './lock';
 import { planParts, type PlannedPart, type Uncut } from './part/plan-parts';
 import { isNewer, type AdaptContext } from './slot/question';
 
@@ -49,7 +49,7 @@ export function planVersion(workout: Workout, athlete: Athlete, place: Place, ru
   const everything: Asked = { workout: whole, from: whole.parts.map((_, index) => index) };
   const plan = ({ workout: asked, from }: Asked, uncut: readonly (Uncut | null)[] = []): { parts: PlannedPart[]; intent: Intent } => {
     const intent = deriveIntent(asked, athlete.category, rules);
-    const locksOf = (index: number): Lock[] => locks.filter((lock) => lock.part === from[index]);
+    const locksOf = (index: number): PartLock[] => partLocks(locks).filter((lock) => lock.part === from[index]);
     return { intent, parts: planParts(intent, context, locksOf, (index) => uncut[index] ?? null) };
   };
   let asked: Asked = { ...everything, workout: clockForNewer(whole, athlete, rules) };

@@ -2,7 +2,8 @@
 import type { Athlete } from '../athlete/athlete';
 import { defaultRules, ruleLabel, ruleSpecs, type HouseRules, type RuleKey } from '../rules/house-rules';
 import type { Workout } from '../workout/workout';
-import { adapt, type AdaptOptions } from './adapt';
+import { adapt } from './adapt';
+import type { AdaptOptions } from './adapted';
 
 export interface RuleAtWork {
   readonly rule: RuleKey;

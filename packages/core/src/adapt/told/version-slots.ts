@@ -108,6 +108,39 @@ function loadOf({ load, movement }: Option, filled: Slot, category: Category): V
   return { kg, implement: filled.implement ?? rule?.implements[0] ?? 'barbell', count: filled.load.count, hold, text: `${kg} kg` };
 }
 
+/** Slots that nobody chose but the coach, as they stand. @param written the same part of the workout for everybody, where there is one */
+export function plainSlots(part: Part, written: Part | undefined, category: Category): VersionSlot[] {
+  const originals = written ? slotsOfPart(written) : [];
+  const places = placesOf(part);
+  return slotsOfPart(part).map((slot, at): VersionSlot => {
+    const original = originals[at] ?? null;
+    const rule = movementOf(slot.movement).load;
+    const mass = slot.load?.kind === 'mass' ? slot.load : null;
+    const implement = slot.implement ?? rule?.implements[0] ?? 'barbell';
+    return {
+      original: original && originalOf(original, written!, category),
+      movement: slot.movement,
+      unit: slot.unit,
+      reps: repsOf(slot.count, outerLadder(part), category),
+      perSide: slot.perSide,
+      load: mass && { kg: mass[category], implement, count: mass.count, hold: rule?.position ?? 'hands', text: `${mass[category]} kg` },
+      style: { tempo: slot.tempo, pause: false, surfaceCm: slot.heightCm === null ? null : slot.heightCm[category] },
+      swapped: original !== null && original.movement !== slot.movement,
+      mark: '!',
+      rule: 'byHand',
+      reason: 'As the coach wrote it by hand.',
+      figures: [],
+      givesUp: [],
+      fallback: null,
+      runnerUp: null,
+      growth: slot.count.kind === 'growing' ? slot.count.step : null,
+      link: slot.link,
+      written: at,
+      ...(places[at] ?? { station: null, window: null, block: null }),
+    };
+  });
+}
+
 /** @param written the part as the coach wrote it */
 export function versionSlots(written: Part, planned: PlannedPart, context: AdaptContext): VersionSlot[] {
   const { plan, part, from } = planned;

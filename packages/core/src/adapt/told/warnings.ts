@@ -8,7 +8,7 @@ import type { Intent } from '../../stimulus/intent';
 import { formatClock } from '../../units/duration';
 import { slotsOfPart } from '../../workout/walk';
 import type { Part, Workout } from '../../workout/workout';
-import type { Lock } from '../lock';
+import { partLocks, type Lock } from '../lock';
 import { isHangingPull } from '../gate/volume-caps';
 import type { PlannedPart } from '../part/plan-parts';
 import type { PartPlan } from '../part/search';
@@ -23,6 +23,8 @@ export interface VersionWarning {
     | 'window_missed'
     | 'off_pace'
     | 'window_slip'
+    | 'by_hand'
+    | 'load_not_owned'
     | 'sense'
     | 'not_reached'
     | 'part_replaced'
@@ -142,14 +144,14 @@ function sayCollisions(part: Part, say: Say): void {
 }
 
 function sayLocks({ locks, context, versionParts }: WarningsAsked, say: Say): void {
-  for (const { movement } of locks) {
+  for (const { movement } of partLocks(locks)) {
     const obstacles = movement ? hardLimits(movementOf(movement), context) : [];
     if (movement && obstacles.length > 0) say('lock_breaks_limit', `Locked ${wordsOf(movement)}: ${obstacles.map(sentenceForObstacle).join('; ')}.`);
   }
   for (const part of versionParts)
     for (const choice of choicesToMake(
       part.slots,
-      locks.filter((lock) => lock.part === part.from[0]),
+      partLocks(locks).filter((lock) => lock.part === part.from[0]),
       context.rules,
     ))
       say('yours_to_choose', choice);
