@@ -110,7 +110,19 @@ export class ItemReader {
       }
       at = read.next;
     }
-    return inLadder ? items : withOwnLadders(items, (lengths) => first && this.report({ code: 'ladders_disagree', span: spanOfLine(first), lengths }));
+    if (!inLadder) this.tellLadders(items, null, lines);
+    return inLadder ? items : withOwnLadders(items);
+  }
+
+  /** Ladders side by side, or one under another, of different lengths: told at the line that is shorter. @param over the ladder they stand under */
+  private tellLadders(items: readonly Item[], over: readonly number[] | null, lines: readonly Line[]): void {
+    const laddered = items.flatMap((item) => (item.kind === 'slot' && item.count.kind === 'ladder' ? [{ slot: item, rungs: item.count.rungs }] : []));
+    const longest = laddered.reduce<readonly number[]>((most, { rungs }) => (rungs.length > most.length ? rungs : most), over ?? []);
+    const odd = laddered.find(({ rungs }) => rungs.length !== longest.length) ?? laddered.find(({ rungs }) => over !== null && rungs.length !== over.length);
+    const line = odd && lines.find(({ number }) => number === this.lines.get(odd.slot));
+    if (!odd || !line) return;
+    const lengths = [...new Set([longest.length, odd.rungs.length, ...(over ? [over.length] : [])])].sort((a, b) => b - a);
+    this.report({ code: 'ladders_disagree', span: spanOfLine(line), header: line.text, lengths, rungs: over ? null : longest });
   }
 
   /** The line at `at`, with what belongs to it. */
@@ -188,6 +200,7 @@ export class ItemReader {
     const rest = header.restBetween ?? this.restBetween;
     this.restBetween = outer;
     if (work.length === 0) this.report({ code: 'no_movement', span: spanOfLine(line), header: line.text });
+    if (ladder && !ladder.open) this.tellLadders(work, ladder.rungs, inside);
     if (ladder?.open) return { items: work.map((item) => (item.kind === 'slot' ? this.growing(item, ladder.rungs) : item)), next };
     return { items: [this.wrap(header, work, rest, line)], next };
   }
@@ -348,9 +361,7 @@ function levelled(group: readonly Line[]): Line[] {
 }
 
 /** Slots with ladders of their own make the whole level one block, walked a rung at a time. */
-function withOwnLadders(items: Item[], disagree: (lengths: number[]) => void): Item[] {
-  const lengths = items.flatMap((item) => (item.kind === 'slot' && item.count.kind === 'ladder' ? [item.count.rungs.length] : []));
-  if (lengths.length === 0) return items;
-  if (new Set(lengths).size > 1) disagree([...new Set(lengths)]);
+function withOwnLadders(items: Item[]): Item[] {
+  if (!items.some((item) => item.kind === 'slot' && item.count.kind === 'ladder')) return items;
   return [{ kind: 'block', rounds: once, ladder: null, restBetween: null, items }];
 }

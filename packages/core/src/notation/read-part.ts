@@ -1,5 +1,5 @@
 /** Lines of one part → part: its header lines name the kind and the clock, the lines below the work. */
-import { mapBlocks, slotsOfItems, stepsOfPart } from '../workout/walk';
+import { blocksOfPart, mapBlocks, slotsOfItems, stepsOfPart } from '../workout/walk';
 import { formatClock } from '../units/duration';
 import type { EveryPart, Item, Part, Range, Rest, ScoreKind, Segment, Slot } from '../workout/workout';
 import { readDuration } from '../text/figures';
@@ -34,10 +34,19 @@ export function readPart(lines: readonly Line[], label: SectionLabel | null, rea
   const opening = openPart(body, label, settings, reader);
   const part = partOf(opening);
   if (!part) return null;
+  tellLongRest(part, body, reader);
   const told = withinReach(part, opening.first, reader);
   const team = told.team ?? reader.said.team;
   if (told.team === null && team) reader.report({ code: 'team', span: spanOfLine(opening.first), size: team.size });
   return { ...told, team, interruption: reader.interruption, notes: [...settings.notes, ...reader.notes] };
+}
+
+/** Rests between rounds of twenty minutes and more, where a line says minutes: seconds were meant. */
+function tellLongRest(part: Part, lines: readonly Line[], reader: ItemReader): void {
+  const rests = [...('restBetween' in part ? [part.restBetween] : []), ...blocksOfPart(part).map(({ restBetween }) => restBetween)];
+  const longest = Math.max(0, ...rests.map((rest) => (rest?.open ? 0 : (rest?.high ?? 0))));
+  const line = longest >= 1200 ? lines.find(({ text }) => /\brest\b.*\d\s*(?:m|mins?|minutes?)\b|\d\s*(?:m|mins?|minutes?)\s+rest/i.test(text)) : undefined;
+  if (line) reader.report({ code: 'long_rest', span: spanOfLine(line), header: line.text, seconds: longest });
 }
 
 function partOf(opening: Opening): Part | null {
@@ -73,7 +82,7 @@ function restPart(opening: Opening, clock: Extract<Clock, { kind: 'rest' | 'rest
   for (const line of opening.work) reader.note(line, cursorOf(line), 0);
   if (clock.kind === 'restUntil') return { ...base, seconds: null, untilSeconds: clock.seconds, open: null };
   const { rest } = clock;
-  if (clock.inMinutes && rest.high >= 1200) reader.report({ code: 'long_rest', span: spanOfLine(first), seconds: rest.high });
+  if (clock.inMinutes && rest.high >= 1200) reader.report({ code: 'long_rest', span: spanOfLine(first), header: first.text, seconds: rest.high });
   tellOpenRest(rest, opening);
   return {
     ...base,
@@ -175,7 +184,7 @@ function checkedWindow(part: Part, { reader, first }: Opening): Part {
     part.window.per === 'part' &&
     (part.window.low ?? 0) >= part.capSeconds
   )
-    reader.report({ code: 'cap_before_window', span: spanOfLine(first), capSeconds: part.capSeconds, windowSeconds: part.window.low! });
+    reader.report({ code: 'cap_before_window', span: spanOfLine(first), header: first.text, capSeconds: part.capSeconds, windowSeconds: part.window.low! });
   return part;
 }
 
@@ -211,20 +220,20 @@ function intervalsOf(opening: Opening, clock: Extract<Clock, { kind: 'every' }>,
   return countWithin(said ?? (stations.length > 1 ? stations.length : 10), opening);
 }
 function checkIntervals({ settings, reader, first }: Opening, stations: readonly (readonly Item[])[], count: number, intervalSeconds: number): void {
-  const span = spanOfLine(first);
+  const [span, header] = [spanOfLine(first), first.text];
   if (settings.capSeconds !== null && settings.capSeconds > intervalSeconds)
-    reader.report({ code: 'cap_over_interval', span, capSeconds: settings.capSeconds, intervalSeconds });
-  if (count % Math.max(1, stations.length) !== 0) reader.report({ code: 'minutes_do_not_add_up', span, intervals: count, stations: stations.length });
+    reader.report({ code: 'cap_over_interval', span, header, capSeconds: settings.capSeconds, intervalSeconds });
+  if (count % Math.max(1, stations.length) !== 0) reader.report({ code: 'minutes_do_not_add_up', span, header, intervals: count, stations: stations.length, intervalSeconds });
   for (const items of stations) {
     const holdSeconds = items.reduce((sum, item) => sum + (item.kind === 'slot' && item.unit === 's' && item.count.kind === 'fixed' ? item.count.men : 0), 0);
-    if (holdSeconds > intervalSeconds) reader.report({ code: 'holds_over_interval', span, holdSeconds, intervalSeconds });
+    if (holdSeconds > intervalSeconds) reader.report({ code: 'holds_over_interval', span, header, intervals: count, holdSeconds, intervalSeconds });
   }
 }
 function windows({ settings, reader, first }: Opening, intervalSeconds: number, count: number, stations: readonly (readonly Item[])[]): Part {
-  const span = spanOfLine(first);
+  const [span, header] = [spanOfLine(first), first.text];
   if (settings.capSeconds !== null && settings.capSeconds > intervalSeconds)
-    reader.report({ code: 'cap_over_interval', span, capSeconds: settings.capSeconds, intervalSeconds });
-  if (stations.length !== 1 && stations.length !== count) reader.report({ code: 'windows_do_not_add_up', span, intervals: count, windows: stations.length });
+    reader.report({ code: 'cap_over_interval', span, header, capSeconds: settings.capSeconds, intervalSeconds });
+  if (stations.length !== 1 && stations.length !== count) reader.report({ code: 'windows_do_not_add_up', span, header, intervals: count, windows: stations.length, intervalSeconds });
   return { ...baseOf(settings, 'eachSet'), kind: 'windows', intervalSeconds, count, capSeconds: settings.capSeconds, windows: stations };
 }
 

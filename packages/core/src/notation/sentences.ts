@@ -2,6 +2,7 @@
 import { assertNever } from '../units/assert-never';
 import { formatClock } from '../units/duration';
 import type { Diagnostic, Level, LimitName, ReadProblem } from './problems';
+import { minutesAsSeconds, otherCap, otherCount, otherInterval, otherLadder } from './slip-fixes';
 
 interface Said {
   readonly level: Level;
@@ -61,36 +62,78 @@ function say(problem: ReadProblem): Said {
       return warning('How often? The intervals have no count; read as 8.', `${problem.header} x 8`, 'x 8');
     case 'no_duration':
       return warning(`“${problem.header}” has no duration; read as ${problem.usual}.`, `${problem.header} ${problem.usual}`, problem.usual);
-    case 'minutes_do_not_add_up': {
-      const fitting = Math.max(1, Math.round(problem.intervals / problem.stations)) * problem.stations;
-      return warning(
-        `${problem.intervals} intervals do not divide by ${problem.stations} stations: the last round is cut off.`,
-        undefined,
-        `${fitting} intervals`,
-      );
-    }
-    case 'ladders_disagree':
-      return warning(`The ladders have ${problem.lengths.join(' and ')} rungs; which one is meant?`);
-    case 'cap_before_window':
-      return warning(
-        `The cap ${formatClock(problem.capSeconds)} comes before the window begins at ${formatClock(problem.windowSeconds)}: it cannot be met.`,
-        undefined,
-        `cap ${formatClock(Math.ceil((problem.windowSeconds * 1.25) / 60) * 60)}`,
-      );
-    case 'cap_over_interval':
-      return warning(`The cap ${formatClock(problem.capSeconds)} is longer than the interval ${formatClock(problem.intervalSeconds)}.`);
-    case 'windows_do_not_add_up':
-      return warning(`${problem.intervals} windows are announced and ${problem.windows} written.`);
-    case 'holds_over_interval':
-      return warning(`The seconds written add up to ${formatClock(problem.holdSeconds)}, more than the interval of ${formatClock(problem.intervalSeconds)}.`);
-    case 'long_rest':
-      return warning(`A rest of ${formatClock(problem.seconds)}: are seconds meant?`, `rest ${formatClock(Math.round(problem.seconds / 60))}`);
     default:
-      return sayReading(problem);
+      return isSlip(problem) ? saySlip(problem) : sayReading(problem);
   }
 }
 
-type Reading = Exclude<ReadProblem, { code: StructureCode }>;
+type SlipCode =
+  | 'minutes_do_not_add_up'
+  | 'ladders_disagree'
+  | 'cap_before_window'
+  | 'cap_over_interval'
+  | 'windows_do_not_add_up'
+  | 'holds_over_interval'
+  | 'long_rest';
+type Slip = Extract<ReadProblem, { code: SlipCode }>;
+const slips: ReadonlySet<string> = new Set<SlipCode>([
+  'minutes_do_not_add_up',
+  'ladders_disagree',
+  'cap_before_window',
+  'cap_over_interval',
+  'windows_do_not_add_up',
+  'holds_over_interval',
+  'long_rest',
+]);
+const isSlip = (problem: ReadProblem): problem is Slip => slips.has(problem.code);
+
+/** s that a station leaves at least before the next one begins */
+const changeSeconds = 10;
+const halfMinutes = (seconds: number): number => Math.ceil(seconds / 30) * 30;
+
+/** What a coach wrote twice, and not the same; each with the line as it may have been meant. */
+function saySlip(problem: Slip): Said {
+  const { header } = problem;
+  switch (problem.code) {
+    case 'minutes_do_not_add_up': {
+      const { intervals, stations, intervalSeconds } = problem;
+      const fitting = Math.max(1, Math.round(intervals / stations)) * stations;
+      const fix = otherCount(header, intervals, fitting, intervalSeconds);
+      return warning(`${intervals} intervals do not divide by ${stations} stations: the last round is cut off.`, fix, fix ?? `${fitting} intervals`);
+    }
+    case 'ladders_disagree':
+      return warning(`The ladders have ${problem.lengths.join(' and ')} rungs; which one is meant?`, otherLadder(header, problem.rungs));
+    case 'cap_before_window': {
+      const fitting = Math.ceil((problem.windowSeconds * 1.25) / 60) * 60;
+      return warning(
+        `The cap ${formatClock(problem.capSeconds)} comes before the window begins at ${formatClock(problem.windowSeconds)}: it cannot be met.`,
+        otherCap(header, fitting),
+        `cap ${formatClock(fitting)}`,
+      );
+    }
+    case 'cap_over_interval':
+      return warning(
+        `The cap ${formatClock(problem.capSeconds)} is longer than the interval ${formatClock(problem.intervalSeconds)}.`,
+        otherCap(header, problem.intervalSeconds),
+      );
+    case 'windows_do_not_add_up':
+      return warning(
+        `${problem.intervals} windows are announced and ${problem.windows} written.`,
+        otherCount(header, problem.intervals, problem.windows, problem.intervalSeconds),
+      );
+    case 'holds_over_interval':
+      return warning(
+        `The seconds written add up to ${formatClock(problem.holdSeconds)}, more than the interval of ${formatClock(problem.intervalSeconds)}.`,
+        otherInterval(header, problem.intervals, halfMinutes(problem.holdSeconds + changeSeconds)),
+      );
+    case 'long_rest':
+      return warning(`A rest of ${formatClock(problem.seconds)}: are seconds meant?`, minutesAsSeconds(header) ?? `rest ${formatClock(Math.round(problem.seconds / 60))}`);
+    default:
+      return assertNever(problem, 'saySlip');
+  }
+}
+
+type Reading = Exclude<ReadProblem, { code: StructureCode | SlipCode }>;
 type StructureCode =
   | 'unknown_movement'
   | 'unreadable'
@@ -101,14 +144,7 @@ type StructureCode =
   | 'no_cap'
   | 'cap_assumed_open'
   | 'no_rounds'
-  | 'no_duration'
-  | 'minutes_do_not_add_up'
-  | 'ladders_disagree'
-  | 'cap_before_window'
-  | 'cap_over_interval'
-  | 'windows_do_not_add_up'
-  | 'holds_over_interval'
-  | 'long_rest';
+  | 'no_duration';
 
 /** What was understood, where it had to be guessed or could not be used. */
 function sayReading(problem: Reading): Said {

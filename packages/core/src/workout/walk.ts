@@ -21,6 +21,11 @@ export function slotsOfItems(items: readonly Item[]): Slot[] {
 }
 
 /** Every slot of a part in reading order; the position in this list is the slot's number everywhere else. */
+/** Every block of a part, the outer ones first. */
+export function blocksOfPart(part: Part): Block[] {
+  const within = (items: readonly Item[]): Block[] => items.flatMap((item) => (item.kind === 'block' ? [item, ...within(item.items)] : []));
+  return itemLists(part).flatMap(within);
+}
 export function slotsOfPart(part: Part): Slot[] {
   return [...itemLists(part).flatMap(slotsOfItems), ...slotsOfItems(part.interruption?.items ?? [])];
 }
