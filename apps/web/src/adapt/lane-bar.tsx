@@ -43,7 +43,9 @@ export function LaneBar({ adapting, children }: { adapting: Adapting; children: 
           {classInWords(versions.flatMap(({ adapted, athleteId }) => (adapted && athleteId !== null ? [changeOf(adapted.version.parts)] : [])))}
         </p>
       )}
-      {done >= versions.length && <p className="hidden truncate text-xs text-soft 2xl:block">Solid block: as written · outlined: swapped · amber: the window</p>}
+      {done >= versions.length && (
+        <p className="hidden truncate text-xs text-soft 2xl:block">Solid block: as written · outlined: swapped · amber: the window</p>
+      )}
       <div className="flex min-w-0 items-center gap-2 sm:ml-auto">
         {groups.length > 0 && (
           <Choice

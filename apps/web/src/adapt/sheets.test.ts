@@ -12,7 +12,9 @@ const versionOf = (name: string, kit: string[], change: Partial<Version> = {}): 
   groups: [],
   who: { kind: 'tier', name: '', category: 'women' },
   locks: [],
-  adapted: adapt(workout, readAthlete({ name, category: 'women', level: 'trained', best_sets: { strict_pull_up: 8 }, place: { kit } }, '2026-11-25').athlete, { runs: 5 }),
+  adapted: adapt(workout, readAthlete({ name, category: 'women', level: 'trained', best_sets: { strict_pull_up: 8 }, place: { kit } }, '2026-11-25').athlete, {
+    runs: 5,
+  }),
   refreshing: false,
   error: null,
   ...change,

@@ -1,7 +1,11 @@
 /** One part as it is read: its clock, its score, what it asks in all, and what it is made of. */
+import clsx from 'clsx';
 import { formatClock, formatWindow, slotsOfPart, wordsOf, type Pacing, type Part, type PartDescription, type PartSummary } from '@gambito/core';
 import { Glyph } from '../ui/glyph';
+import { IntentCard } from './intent-card';
 import { PartPacing } from './part-pacing';
+import { PlainReading } from './plain-reading';
+import type { Writing } from './use-write';
 
 const kindWords: Readonly<Record<PartSummary['kind'], string>> = {
   amrap: 'AMRAP',
@@ -42,28 +46,36 @@ interface Props {
   /** undefined until the reference athlete did it */
   readonly told: PartDescription | undefined;
   readonly pacing: Pacing | null;
+  readonly writing: Writing;
+  /** no other part is beside it */
+  readonly lone: boolean;
 }
 
-export function PartReading({ index, part, summary, told, pacing }: Props) {
+export function PartReading({ index, part, summary, told, pacing, writing, lone }: Props) {
   const { kind, score, window, reps } = summary;
   const inAll = Object.entries(reps).map(([movement, count]) => `${count}${unitOf(part, movement)} ${wordsOf(movement)}`);
   return (
-    <article className="border-t border-line pt-2">
-      <h2 className="text-base">
-        Part {index + 1}: {kindWords[kind]}
-        {clockOf(summary)}
-      </h2>
-      <p className="text-sm text-soft">
-        Score: {scoreWords[score]}
-        {window && <span className="ml-2 rounded bg-amber-wash px-1.5 text-amber-ink">window {formatWindow(window)}</span>}
-        {told?.outsideWindow && <span className="ml-2 text-bad">the reference athlete misses it</span>}
-      </p>
-      <p className="mt-1 text-sm">
-        {kind === 'amrap' ? 'One round: ' : 'In all: '}
-        {inAll.join(', ') || 'as many as possible'}
-      </p>
-      {told && <Stimulus told={told} />}
-      {pacing && <PartPacing pacing={pacing} part={index} />}
+    <article className={clsx('border-t border-line pt-2', lone && 'grid gap-x-8 xl:col-span-2 xl:grid-cols-2')}>
+      <div>
+        <h2 className="text-base">
+          Part {index + 1}: {kindWords[kind]}
+          {clockOf(summary)}
+        </h2>
+        <p className="text-sm text-soft">
+          Score: {scoreWords[score]}
+          {window && <span className="ml-2 rounded bg-amber-wash px-1.5 text-amber-ink">window {formatWindow(window)}</span>}
+          {told?.outsideWindow && <span className="ml-2 text-bad">the reference athlete misses it</span>}
+        </p>
+        <p className="mt-1 text-sm">
+          {kind === 'amrap' ? 'One round: ' : 'In all: '}
+          {inAll.join(', ') || 'as many as possible'}
+        </p>
+        <PlainReading part={part} />
+        {!lone && <IntentCard index={index} part={part} writing={writing} open={false} />}
+        {told && <Stimulus told={told} />}
+        {pacing && <PartPacing pacing={pacing} part={index} />}
+      </div>
+      {lone && <IntentCard index={index} part={part} writing={writing} open />}
     </article>
   );
 }

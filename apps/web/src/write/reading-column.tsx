@@ -32,7 +32,16 @@ export function ReadingColumn({ workout, writing }: { workout: StoredWorkout; wr
       <div className="grid gap-x-8 gap-y-5 xl:grid-cols-2">
         {parsed.summary.parts.map((summary, index) =>
           summary.kind === 'rest' ? null : (
-            <PartReading key={index} index={index} part={parts[index]!} summary={summary} told={told.find(({ part }) => part === index)} pacing={pacing} />
+            <PartReading
+              key={index}
+              index={index}
+              part={parts[index]!}
+              summary={summary}
+              told={told.find(({ part }) => part === index)}
+              pacing={pacing}
+              writing={writing}
+              lone={parts.length === 1}
+            />
           ),
         )}
       </div>

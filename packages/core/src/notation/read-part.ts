@@ -223,7 +223,8 @@ function checkIntervals({ settings, reader, first }: Opening, stations: readonly
   const [span, header] = [spanOfLine(first), first.text];
   if (settings.capSeconds !== null && settings.capSeconds > intervalSeconds)
     reader.report({ code: 'cap_over_interval', span, header, capSeconds: settings.capSeconds, intervalSeconds });
-  if (count % Math.max(1, stations.length) !== 0) reader.report({ code: 'minutes_do_not_add_up', span, header, intervals: count, stations: stations.length, intervalSeconds });
+  if (count % Math.max(1, stations.length) !== 0)
+    reader.report({ code: 'minutes_do_not_add_up', span, header, intervals: count, stations: stations.length, intervalSeconds });
   for (const items of stations) {
     const holdSeconds = items.reduce((sum, item) => sum + (item.kind === 'slot' && item.unit === 's' && item.count.kind === 'fixed' ? item.count.men : 0), 0);
     if (holdSeconds > intervalSeconds) reader.report({ code: 'holds_over_interval', span, header, intervals: count, holdSeconds, intervalSeconds });
@@ -233,7 +234,8 @@ function windows({ settings, reader, first }: Opening, intervalSeconds: number, 
   const [span, header] = [spanOfLine(first), first.text];
   if (settings.capSeconds !== null && settings.capSeconds > intervalSeconds)
     reader.report({ code: 'cap_over_interval', span, header, capSeconds: settings.capSeconds, intervalSeconds });
-  if (stations.length !== 1 && stations.length !== count) reader.report({ code: 'windows_do_not_add_up', span, header, intervals: count, windows: stations.length, intervalSeconds });
+  if (stations.length !== 1 && stations.length !== count)
+    reader.report({ code: 'windows_do_not_add_up', span, header, intervals: count, windows: stations.length, intervalSeconds });
   return { ...baseOf(settings, 'eachSet'), kind: 'windows', intervalSeconds, count, capSeconds: settings.capSeconds, windows: stations };
 }
 

@@ -68,13 +68,7 @@ function say(problem: ReadProblem): Said {
 }
 
 type SlipCode =
-  | 'minutes_do_not_add_up'
-  | 'ladders_disagree'
-  | 'cap_before_window'
-  | 'cap_over_interval'
-  | 'windows_do_not_add_up'
-  | 'holds_over_interval'
-  | 'long_rest';
+  'minutes_do_not_add_up' | 'ladders_disagree' | 'cap_before_window' | 'cap_over_interval' | 'windows_do_not_add_up' | 'holds_over_interval' | 'long_rest';
 type Slip = Extract<ReadProblem, { code: SlipCode }>;
 const slips: ReadonlySet<string> = new Set<SlipCode>([
   'minutes_do_not_add_up',
@@ -127,7 +121,10 @@ function saySlip(problem: Slip): Said {
         otherInterval(header, problem.intervals, halfMinutes(problem.holdSeconds + changeSeconds)),
       );
     case 'long_rest':
-      return warning(`A rest of ${formatClock(problem.seconds)}: are seconds meant?`, minutesAsSeconds(header) ?? `rest ${formatClock(Math.round(problem.seconds / 60))}`);
+      return warning(
+        `A rest of ${formatClock(problem.seconds)}: are seconds meant?`,
+        minutesAsSeconds(header) ?? `rest ${formatClock(Math.round(problem.seconds / 60))}`,
+      );
     default:
       return assertNever(problem, 'saySlip');
   }
@@ -135,16 +132,7 @@ function saySlip(problem: Slip): Said {
 
 type Reading = Exclude<ReadProblem, { code: StructureCode | SlipCode }>;
 type StructureCode =
-  | 'unknown_movement'
-  | 'unreadable'
-  | 'empty'
-  | 'no_count'
-  | 'zero_count'
-  | 'no_movement'
-  | 'no_cap'
-  | 'cap_assumed_open'
-  | 'no_rounds'
-  | 'no_duration';
+  'unknown_movement' | 'unreadable' | 'empty' | 'no_count' | 'zero_count' | 'no_movement' | 'no_cap' | 'cap_assumed_open' | 'no_rounds' | 'no_duration';
 
 /** What was understood, where it had to be guessed or could not be used. */
 function sayReading(problem: Reading): Said {
