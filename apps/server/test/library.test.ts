@@ -11,8 +11,7 @@ afterAll(() => instance.close());
 
 const own = async (name: string): Promise<Desk> => (await instance.newCoach(`${name}@lanterns.example`)).desk;
 const day = 24 * 3600 * 1000;
-const titles = async (query: string): Promise<string[]> =>
-  (await desk('GET', `/workouts?${query}`)).json.workouts.map(({ title }: { title: string }) => title);
+const titles = async (query: string): Promise<string[]> => (await desk('GET', `/workouts?${query}`)).json.workouts.map(({ title }: { title: string }) => title);
 
 describe('finding', () => {
   const texts = [
@@ -149,12 +148,40 @@ describe('several people at once', () => {
     const first = await addAthlete(desk, 'Hespin');
     const names = async (): Promise<string[]> => (await desk('GET', '/athletes?results=no')).json.athletes.map(({ name }: { name: string }) => name);
     const many = (athletes: unknown[]) => desk('POST', '/athletes/many', { athletes });
-    expect((await many([{ id: null, file: { name: 'Drosimel' } }, { id: first, file: { name: 'Hespin of the Wick' }, revision: 1 }])).json.ids).toHaveLength(2);
+    expect(
+      (
+        await many([
+          { id: null, file: { name: 'Drosimel' } },
+          { id: first, file: { name: 'Hespin of the Wick' }, revision: 1 },
+        ])
+      ).json.ids,
+    ).toHaveLength(2);
     expect(await names()).toEqual(['Drosimel', 'Hespin of the Wick']);
     // the second was changed meanwhile: nothing of it is taken
-    expect((await many([{ id: null, file: { name: 'Maruvo' } }, { id: first, file: { name: 'Lost' }, revision: 1 }])).status).toBe(409);
-    expect((await many([{ id: null, file: { name: 'Maruvo' } }, { id: 4_000_000, file: { name: 'Nobody' }, revision: 1 }])).status).toBe(404);
-    expect((await many([{ id: null, file: { name: 'Maruvo' } }, { id: null, file: { name: ' ' } }])).status).toBe(400);
+    expect(
+      (
+        await many([
+          { id: null, file: { name: 'Maruvo' } },
+          { id: first, file: { name: 'Lost' }, revision: 1 },
+        ])
+      ).status,
+    ).toBe(409);
+    expect(
+      (
+        await many([
+          { id: null, file: { name: 'Maruvo' } },
+          { id: 4_000_000, file: { name: 'Nobody' }, revision: 1 },
+        ])
+      ).status,
+    ).toBe(404);
+    expect(
+      (
+        await many([
+          { id: null, file: { name: 'Maruvo' } },
+          { id: null, file: { name: ' ' } },
+        ])
+      ).status,
+    ).toBe(400);
     expect(await names()).toEqual(['Drosimel', 'Hespin of the Wick']);
   });
 });
@@ -171,5 +198,25 @@ describe('decisions of one version', () => {
     await decide([]);
     expect(await page()).toMatchObject({ versionText: expect.stringContaining('AMRAP 12:00'), brief: { note: null } });
     expect(await decide([{ note: 'x'.repeat(1001) }])).toBe(400);
+  });
+});
+
+describe('links', () => {
+  test('whoever opens one is told to the coach, once it is the newest that was sent; a coach who looks does not count', async () => {
+    const coach = await instance.newCoach('opened@lanterns.example');
+    desk = coach.desk;
+    const [workout, athlete] = [await addWorkout(desk), await addAthlete(desk, 'Hespin')];
+    const token = await sendTo(desk, workout, athlete);
+    const opened = async (): Promise<boolean> => (await desk('GET', `/workouts/${workout}/sends`)).json.sends[0].opened;
+    await desk('GET', `/a/${token}`);
+    expect(await opened()).toBe(false);
+    await instance.stranger('GET', `/a/${token}`);
+    expect(await opened()).toBe(true);
+    const { now } = instance.clock;
+    instance.clock.now = new Date(now.getTime() + 60_000);
+    await sendTo(desk, workout, athlete);
+    expect(await opened()).toBe(false);
+    instance.clock.now = now;
+    expect((await desk('GET', '/workouts')).json.workouts[0].sent).toBe(1);
   });
 });

@@ -61,6 +61,8 @@ export const listedWorkoutSchema = storedWorkoutSchema.pick({ id: true, title: t
   facts: factsSchema.nullable(),
   /** how it went when it was done; null where nobody logged */
   done: z.object({ scores: z.number(), last: z.string(), inWindow: z.number(), judged: z.number() }).nullable(),
+  /** living links that were sent */
+  sent: z.number(),
   /** in the bin since */
   deletedAt: z.string().nullable(),
 });
@@ -88,6 +90,8 @@ export const storedSendSchema = z.object({
   token: z.string(),
   sentAt: z.string(),
   revoked: z.boolean(),
+  /** the link was opened since it was sent */
+  opened: z.boolean(),
   /** whether the workout reads otherwise since */
   changed: z.boolean(),
 });

@@ -52,7 +52,12 @@ export function athleteRoutes(plain: FastifyInstance, services: Services): void 
       bodyLimit: largest,
       schema: {
         summary: 'Add and change several athletes: all of them or none',
-        body: z.object({ athletes: z.array(z.object({ id: idValue.nullable(), file: fileSchema, revision: revision.default(0) })).min(1).max(2000) }),
+        body: z.object({
+          athletes: z
+            .array(z.object({ id: idValue.nullable(), file: fileSchema, revision: revision.default(0) }))
+            .min(1)
+            .max(2000),
+        }),
         response: { 200: z.object({ ids: z.array(idValue) }) },
       },
     },

@@ -115,11 +115,9 @@ export function athleteStore(database: Database): AthleteStore {
   const put = async (coachId: number, id: number | null, file: AthleteFile, revision: number, transaction: Transaction): Promise<number> => {
     const fresh = { name: nameOf(file), file: { ...file } };
     if (id === null) return (await models.athletes.create({ coachId, ...fresh, revision: 1, deletedAt: null }, { transaction })).id;
-    const [saved] = await models.athletes.update(
-      { ...fresh, revision: revision + 1 },
-      { where: { id, coachId, deletedAt: null, revision }, transaction },
-    );
-    if (saved === 0) throw new Problem((await models.athletes.count({ where: { id, coachId, deletedAt: null }, transaction })) > 0 ? 'changed_elsewhere' : 'not_found');
+    const [saved] = await models.athletes.update({ ...fresh, revision: revision + 1 }, { where: { id, coachId, deletedAt: null, revision }, transaction });
+    if (saved === 0)
+      throw new Problem((await models.athletes.count({ where: { id, coachId, deletedAt: null }, transaction })) > 0 ? 'changed_elsewhere' : 'not_found');
     return id;
   };
   return {

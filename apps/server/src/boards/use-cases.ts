@@ -61,7 +61,12 @@ function entryOf(score: BoardScore, boards: number): ReadEntry<BoardScore> {
 }
 
 /** Of those it is meant for, who has logged nothing. */
-async function missingFrom(services: Services, coach: Coach, { id: workoutId, text, audience }: StoredWorkout, scores: readonly BoardScore[]): Promise<Board['missing']> {
+async function missingFrom(
+  services: Services,
+  coach: Coach,
+  { id: workoutId, text, audience }: StoredWorkout,
+  scores: readonly BoardScore[],
+): Promise<Board['missing']> {
   const [names, sent] = await Promise.all([services.athletes.names(coach.id), services.sends.expected(workoutId)]);
   const logged = new Set(scores.map(({ athleteId }) => athleteId));
   const sentTo = new Map(sent.map((each) => [each.athleteId, each]));

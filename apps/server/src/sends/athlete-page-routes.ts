@@ -3,12 +3,12 @@ import { athletePageSchema } from '@gambito/contract';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import type { Limit } from '../platform/limits';
-import { linkIn, linkScope } from '../platform/scopes';
+import { coachOf, linkIn, linkScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { typed } from '../platform/typed';
 import { scoreLength } from '../scores/store';
 import { logByLink } from '../scores/use-cases';
-import { athletePage, calendarOf } from './use-cases';
+import { athletePage, calendarOf, noteOpened } from './use-cases';
 
 const tokenParams = z.object({ token: z.string().max(60) });
 /** by link, not by address: a class shares one */
@@ -20,6 +20,8 @@ export function athletePageRoutes(plain: FastifyInstance, services: Services): v
   const addressOf = (request: FastifyRequest): string => services.address ?? `${request.protocol}://${request.host}`;
   app.get('/a/:token', { schema: { summary: 'An athlete’s page', params: tokenParams, response: { 200: athletePageSchema } } }, async (request, reply) => {
     void reply.header('referrer-policy', 'no-referrer');
+    // a coach who looks at the page has not opened it for the athlete
+    if (!(await coachOf(request, services))) await noteOpened(services, linkIn(request));
     return athletePage(services, linkIn(request));
   });
   app.get('/a/:token/calendar.ics', { schema: { summary: 'The version as a calendar entry', params: tokenParams } }, async (request, reply) =>

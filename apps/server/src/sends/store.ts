@@ -44,6 +44,8 @@ export interface SendStore {
   expected(workoutId: number): Promise<Sent[]>;
   /** @throws {Problem} not_found */
   revoke(workoutId: number, id: number, now: Date): Promise<void>;
+  /** The link was opened; only the first time after it was sent is written down. */
+  noteOpened(workoutId: number, athleteId: number, now: Date): Promise<void>;
   /** null where no link has this token */
   open(token: string): Promise<OpenLink | null>;
 }
@@ -53,12 +55,13 @@ const lifetime = 120 * 24 * 3600 * 1000;
 /** 192 bits, so that nobody guesses it */
 const newToken = (): string => randomBytes(24).toString('base64url');
 
-const show = (row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'originalText'>, text: string): StoredSend => ({
+const show = (row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'openedAt' | 'originalText'>, text: string): StoredSend => ({
   id: row.id,
   athleteId: row.athleteId,
   token: row.token,
   sentAt: row.sentAt.toISOString(),
   revoked: row.revokedAt !== null,
+  opened: row.openedAt !== null && row.openedAt >= row.sentAt,
   changed: row.originalText !== text,
 });
 const expectedOf = ({ brief }: MadeBrief): Sent['expected'] => brief.parts.map(({ predicted }) => predicted ?? null);
@@ -100,7 +103,7 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
   };
   return {
     list: async (workoutId, text) => {
-      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'originalText'] as const;
+      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText'] as const;
       const rows = await read(() => models.sends.findAll({ where: { workoutId }, attributes: [...attributes], order: ['id'] }));
       return rows.map((row) => show(row, text));
     },
@@ -114,6 +117,14 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
     revoke: async (workoutId, id, now) => {
       const [changed] = await write(() => models.sends.update({ revokedAt: now }, { where: { id, workoutId, revokedAt: null } }));
       if (changed === 0 && !(await read(() => models.sends.findOne({ where: { id, workoutId }, attributes: ['id'] })))) throw new Problem('not_found');
+    },
+    noteOpened: async (workoutId, athleteId, now) => {
+      await write(() =>
+        sequelize.query(
+          'UPDATE sends SET opened_at = :now WHERE workout_id = :workoutId AND athlete_id = :athleteId AND (opened_at IS NULL OR opened_at < sent_at)',
+          { replacements: { workoutId, athleteId, now } },
+        ),
+      );
     },
     open: async (token) => {
       const [row] = await read(() => sequelize.query<LinkRow>(linkQuery, { replacements: { token }, type: QueryTypes.SELECT }));

@@ -58,6 +58,11 @@ export async function withdraw(services: Services, coach: Coach, workoutId: numb
   return services.sends.list(workoutId, text);
 }
 
+/** Told the coach; the page comes whether or not it can be written down. */
+export async function noteOpened(services: Services, { workoutId, athleteId }: OpenLink): Promise<void> {
+  await services.sends.noteOpened(workoutId, athleteId, services.now()).catch(() => undefined);
+}
+
 export async function athletePage(services: Services, link: OpenLink): Promise<AthletePage> {
   const score = await services.scores.latest(link.workoutId, link.athleteId);
   const { brief, originalText, versionText, sentAt, workout } = link;

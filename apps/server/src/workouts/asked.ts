@@ -48,9 +48,7 @@ export function narrowed({ sequelize }: Database, asked: WorkoutsAsked): Conditi
     ...(kind ? [has("JSON_EXTRACT(facts, '$.kinds')", kind)] : []),
     ...(movement ? [has("JSON_EXTRACT(facts, '$.movements')", movement)] : []),
     ...(minutes ? [literal(`CAST(JSON_VALUE(facts, '$.minutes') AS UNSIGNED) BETWEEN 1 AND ${Math.round(minutes)}`)] : []),
-    ...(doneBy
-      ? [literal(`EXISTS (SELECT 1 FROM scores s WHERE s.workout_id = workouts.id AND s.athlete_id = ${Math.round(doneBy)} AND s.counts = 1)`)]
-      : []),
+    ...(doneBy ? [literal(`EXISTS (SELECT 1 FROM scores s WHERE s.workout_id = workouts.id AND s.athlete_id = ${Math.round(doneBy)} AND s.counts = 1)`)] : []),
   ];
 }
 

@@ -81,7 +81,12 @@ function createRoutes(app: TypedApp, services: Services): void {
       bodyLimit: largest,
       schema: {
         summary: 'Several new workouts: all of them or none',
-        body: z.object({ workouts: z.array(portableWorkoutSchema.extend({ text, day: day.default(null) })).min(1).max(500) }),
+        body: z.object({
+          workouts: z
+            .array(portableWorkoutSchema.extend({ text, day: day.default(null) }))
+            .min(1)
+            .max(500),
+        }),
         response: { 200: z.object({ ids: z.array(idValue) }) },
       },
     },

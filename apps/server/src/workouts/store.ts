@@ -90,8 +90,17 @@ export function workoutStore(database: Database): WorkoutStore {
       ]),
     );
   };
+  const sentOf = async (ids: readonly number[]): Promise<Map<number, number>> => {
+    const counted = 'SELECT workout_id AS workoutId, COUNT(*) AS sent FROM sends WHERE workout_id IN (:ids) AND revoked_at IS NULL GROUP BY workout_id';
+    const rows =
+      ids.length === 0
+        ? []
+        : await read(() => sequelize.query<{ workoutId: number; sent: number }>(counted, { replacements: { ids }, type: QueryTypes.SELECT }));
+    return new Map(rows.map(({ workoutId, sent }) => [workoutId, Number(sent)]));
+  };
   const listed = async (rows: readonly WorkoutRow[]): Promise<ListedWorkout[]> => {
-    const done = await doneOf(rows.map(({ id }) => id));
+    const ids = rows.map(({ id }) => id);
+    const [done, sent] = await Promise.all([doneOf(ids), sentOf(ids)]);
     return rows.map(({ id, title, day, tags, audience, facts, revision, text, deletedAt }) => ({
       id,
       title,
@@ -102,6 +111,7 @@ export function workoutStore(database: Database): WorkoutStore {
       revision,
       preview: previewOf(text),
       done: done.get(id) ?? null,
+      sent: sent.get(id) ?? 0,
       deletedAt: deletedAt?.toISOString() ?? null,
     }));
   };

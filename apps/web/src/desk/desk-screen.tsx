@@ -68,7 +68,7 @@ export function DeskScreen() {
         <aside className="flex flex-col gap-6">
           <WorkoutList title="Coming" workouts={coming} empty="Nothing planned yet." />
           <WorkoutList title="Done lately" workouts={recent} empty="Nothing in the last two months." to="board" />
-          {undated.length > 0 && <WorkoutList title="Without a day" workouts={undated} empty="" />}
+          {undated.length > 0 && <WorkoutList title="Without a day" workouts={undated} empty="" state={false} />}
         </aside>
       </div>
     </Page>

@@ -1,65 +1,120 @@
-/** Everybody, with what was sent to them and what they logged. */
+/** The day's cockpit of one workout: what is to be done, with the button that does it; who opened, who logged, and what they said. */
+import clsx from 'clsx';
+import { useState } from 'react';
 import { Link } from 'react-router';
+import { useQueryClient } from '@tanstack/react-query';
 import { meantOf } from '../api/meant';
 import { useBoard, useRoster, useSends, useWorkout } from '../api/queries';
-import type { Board, StoredSend } from '../api/types';
+import { useSendJob } from '../send/use-send-job';
+import { Button } from '../ui/button';
+import { Progress } from '../ui/states';
+import { countOf, standingKinds, standingsOf, standingWords, type Standing, type StandingKind } from './standings';
 
-/** `8+5 · index 104`, or with several scores the place in the day; null where nothing was logged. */
-function loggedWords({ boards, day }: Board, athleteId: number): string | null {
-  const today = day?.find((each) => each.athleteId === athleteId);
-  if (today) return `${today.entry} · place ${today.rank}`;
-  const row = boards[0]?.rows.find((each) => each.athleteId === athleteId);
-  return row ? `${row.score}${row.index === null ? '' : ` · index ${Math.round(row.index)}`}` : null;
-}
-const loggedCount = ({ boards, day }: Board): number => day?.length ?? boards[0]?.rows.length ?? 0;
+const tones: Readonly<Record<StandingKind, string>> = {
+  changed: 'text-amber-ink',
+  notSent: 'text-soft',
+  notOpened: 'text-soft',
+  notLogged: 'text-ink',
+  logged: 'font-medium text-good',
+};
 
-interface Standing {
-  readonly text: string;
-  readonly tone: string;
-}
-function standingOf(athleteId: number, sent: readonly StoredSend[], board: Board | undefined): Standing {
-  const logged = board && loggedWords(board, athleteId);
-  if (logged) return { text: logged, tone: 'text-good font-medium' };
-  const send = sent.find((each) => each.athleteId === athleteId);
-  if (!send) return { text: 'not sent', tone: 'text-soft' };
-  return send.changed ? { text: 'sent, changed since', tone: 'text-amber-ink' } : { text: 'sent, not logged', tone: 'text-ink' };
+function useStandings(workoutId: number): Standing[] {
+  const { data: everybody = [] } = useRoster();
+  const { data: workout } = useWorkout(workoutId);
+  const { data: sends = [] } = useSends(workoutId);
+  const { data: board } = useBoard(workoutId);
+  return standingsOf(workout ? meantOf(everybody, workout.audience) : [], sends, board);
 }
 
 export function WhoStandsWhere({ workoutId }: { workoutId: number }) {
-  const { data: everybody = [] } = useRoster();
-  const { data: workout } = useWorkout(workoutId);
-  const athletes = workout ? meantOf(everybody, workout.audience) : [];
-  const { data: sends = [] } = useSends(workoutId);
-  const { data: board } = useBoard(workoutId);
-  const sent = sends.filter((send) => !send.revoked);
-  const changed = sent.filter((send) => send.changed).length;
+  const standings = useStandings(workoutId);
+  const [kind, setKind] = useState<StandingKind | null>(null);
+  const shown = kind === null ? standings : standings.filter((standing) => standing.kind === kind);
+  if (standings.length === 0)
+    return (
+      <p>
+        Nobody here yet.{' '}
+        <Link className="underline" to="/people/new">
+          Add an athlete
+        </Link>
+      </p>
+    );
   return (
     <div>
-      <p className="mb-1 text-sm text-soft">
-        {athletes.length} athletes · {sent.length} sent · {board ? loggedCount(board) : 0} logged
-        {changed > 0 && <span className="text-amber-ink"> · {changed} sent before the last change</span>}
-      </p>
-      {athletes.length === 0 && (
-        <p>
-          Nobody here yet.{' '}
-          <Link className="underline" to="/people/new">
-            Add an athlete
-          </Link>
-        </p>
-      )}
+      <div role="group" aria-label="Where they stand" className="mb-2 flex flex-wrap gap-1.5 text-sm">
+        {standingKinds
+          .filter((each) => countOf(standings, each) > 0)
+          .map((each) => (
+            <button
+              key={each}
+              type="button"
+              aria-pressed={kind === each}
+              onClick={() => setKind(kind === each ? null : each)}
+              className={clsx('min-h-7 rounded-full border px-3', kind === each ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet hover:bg-wash')}
+            >
+              <b className="tabular-nums">{countOf(standings, each)}</b> {standingWords[each]}
+            </button>
+          ))}
+      </div>
+      <ToSend workoutId={workoutId} standings={standings} />
       <ul className="grid gap-x-6 border-t border-line sm:grid-cols-2">
-        {athletes.map(({ id, name }) => {
-          const { text, tone } = standingOf(id, sent, board);
-          return (
-            <li key={id} className="flex items-baseline justify-between gap-2 border-b border-line py-1">
-              <Link to={`/workouts/${workoutId}/adapt?who=${id}`} className="hover:underline">
-                {name}
-              </Link>
-              <span className={`text-sm ${tone}`}>{text}</span>
-            </li>
-          );
-        })}
+        {shown.map((standing) => (
+          <Line key={standing.athleteId} workoutId={workoutId} standing={standing} />
+        ))}
       </ul>
+      <Said standings={standings} />
     </div>
+  );
+}
+
+/** What was never sent, and what reads otherwise since, goes out from here. */
+function ToSend({ workoutId, standings }: { workoutId: number; standings: readonly Standing[] }) {
+  const client = useQueryClient();
+  const job = useSendJob(workoutId, ({ sends }) => client.setQueryData(['workouts', workoutId, 'sends'], sends));
+  const of = (kind: StandingKind): number[] => standings.filter((standing) => standing.kind === kind).map(({ athleteId }) => athleteId);
+  const [notSent, changed] = [of('notSent'), of('changed')];
+  if (notSent.length + changed.length === 0) return null;
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-2">
+      {notSent.length > 0 && (
+        <Button look="main" disabled={job.isSending} onClick={() => job.send(notSent)}>
+          Send to {notSent.length === standings.length ? `all ${notSent.length}` : `the ${notSent.length} without one`}
+        </Button>
+      )}
+      {changed.length > 0 && (
+        <Button disabled={job.isSending} onClick={() => job.send(changed)}>
+          Send the change to {changed.length}
+        </Button>
+      )}
+      <Progress done={job.progress.done} of={job.progress.of} what="Preparing" />
+    </div>
+  );
+}
+
+function Line({ workoutId, standing: { athleteId, name, kind, score } }: { workoutId: number; standing: Standing }) {
+  return (
+    <li className="flex items-baseline justify-between gap-2 border-b border-line py-1">
+      <Link to={`/workouts/${workoutId}/adapt?who=${athleteId}`} className="hover:underline">
+        {name}
+      </Link>
+      <span className={clsx('text-sm', tones[kind])}>{score || standingWords[kind]}</span>
+    </li>
+  );
+}
+
+function Said({ standings }: { standings: readonly Standing[] }) {
+  const said = standings.filter(({ note }) => note.trim() !== '');
+  if (said.length === 0) return null;
+  return (
+    <section aria-label="Said with their scores" className="mt-3 text-sm">
+      <h3 className="font-medium">Said with their scores</h3>
+      <ul>
+        {said.map(({ athleteId, name, note }) => (
+          <li key={athleteId}>
+            <b className="font-medium">{name}</b>: {note}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

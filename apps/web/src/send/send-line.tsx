@@ -52,5 +52,10 @@ function State({ sent }: { sent: StoredSend | undefined }) {
   if (!sent) return <span className="text-soft">not sent</span>;
   if (sent.revoked) return <span className="text-soft">withdrawn</span>;
   if (sent.changed) return <span className="rounded bg-amber-wash px-1.5 text-amber-ink">the workout changed after sending</span>;
-  return <span className="text-good">sent {format(parseISO(sent.sentAt), 'd MMM HH:mm')}</span>;
+  return (
+    <span className="text-good">
+      sent {format(parseISO(sent.sentAt), 'd MMM HH:mm')}
+      {sent.opened && ', opened'}
+    </span>
+  );
 }
