@@ -41,7 +41,7 @@ test('an empty page has something to begin with; what is offered is taken with T
 test('one decision for several by keyboard: into the version, locked, for others too, taken back, taken up again', async ({ page }) => {
   const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
   await page.goto(`${address}/adapt`);
-  await expect(page.getByText('Solid block')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('status', { name: 'The class' })).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await accessible(page);

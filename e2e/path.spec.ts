@@ -63,7 +63,7 @@ test('people: a free-text kit shows its loads at once; a wrong line is said and 
 test('adapt: every athlete and three tiers get a version; a slot has alternatives, one is taken, and undone', async ({ page }) => {
   await open(page);
   await breakwater(page).getByRole('link', { name: 'Versions' }).click();
-  await expect(page.getByText('Solid block')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('status', { name: 'The class' })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole('list', { name: 'Versions' }).getByRole('listitem')).toHaveCount(18);
   await accessible(page);
   await page.getByRole('button', { name: /^Wendrith/ }).click();

@@ -168,6 +168,7 @@ test('workouts: found by a word in them, dated, duplicated, deleted and brought 
   const items = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: /Breakwater Lamp/ }) });
   await expect(items).toHaveCount(1);
   await page.getByRole('button', { name: 'Duplicate Breakwater Lamp' }).click();
+  await page.getByRole('button', { name: 'Without a day' }).click();
   await expect(page.getByRole('link', { name: 'Breakwater Lamp (copy)' })).toBeVisible();
   await page.getByLabel('Day of Breakwater Lamp (copy)').fill('2027-03-04');
   await page.reload();
@@ -194,7 +195,7 @@ test.describe('versions', () => {
   test('by keyboard alone: arrows walk the lanes, a count is locked and taken back, why not is answered, Escape closes', async ({ page }) => {
     const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
     await page.goto(`${address}/adapt`);
-    await expect(page.getByText('Solid block')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole('status', { name: 'The class' })).toBeVisible({ timeout: 30_000 });
     const lanes = page.getByRole('list', { name: 'Versions' }).getByRole('button');
     await lanes.first().focus();
     await page.keyboard.press('Enter');
@@ -237,7 +238,7 @@ test.describe('versions', () => {
     const address = await fresh(page, '# Squall\nAMRAP 16:00\n12 push-up\n20 sit-up');
     await page.request.put('/api/rules', { data: { rules: { easierPushUp: 'coach', newerAthlete: 'lighter' } } });
     await page.goto(`${address}/adapt`);
-    await expect(page.getByText('Solid block')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole('status', { name: 'The class' })).toBeVisible({ timeout: 30_000 });
     const lanes = page.getByRole('list', { name: 'Versions' }).getByRole('button');
     const newer = lanes.filter({ hasText: /no kit, newer/ });
     await newer.click();

@@ -52,11 +52,11 @@ const shots = {
   },
   async adapt() {
     await page.goto(`${url}/workouts/${id('Breakwater')}/adapt`);
-    await page.getByText('Solid block').waitFor({ timeout: 30000 });
+    await page.getByRole('status', { name: 'The class' }).waitFor({ timeout: 30000 });
   },
   async version() {
     await page.goto(`${url}/workouts/${id('Breakwater')}/adapt?who=${who('Orvenna')}`);
-    await page.getByText('Solid block').waitFor({ timeout: 30000 });
+    await page.getByRole('status', { name: 'The class' }).waitFor({ timeout: 30000 });
     await page.locator('aside li button').first().click();
     await page
       .getByRole('button', { name: /^Take / })

@@ -12,7 +12,7 @@ let maruvel: Desk;
 let cookie: string;
 let other: Desk;
 let lobby: Instance;
-const mine = { workout: 0, revision: 1, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '' };
+const mine = { hash: 'ab'.repeat(32), workout: 0, revision: 1, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '' };
 const theirs = { workout: 0, athlete: 0 };
 
 beforeAll(async () => {
@@ -55,6 +55,15 @@ const matrix: readonly Row[] = [
   row('POST', '/logout', 'anybody'),
   row('GET', '/movements', 'anybody'),
   row('GET', '/health', 'anybody'),
+  row('GET', '/join/:token', 'anybody'),
+  row('POST', '/join/:token', 'anybody', () => ({})),
+  row('GET', '/me/sessions', 'coach'),
+  row('DELETE', '/me/sessions/:hash', 'coach'),
+  row('GET', '/invitations', 'coach'),
+  row('POST', '/invitations', 'coach'),
+  row('DELETE', '/invitations/:hash', 'coach'),
+  row('GET', '/archive', 'coach'),
+  row('POST', '/archive', 'coach'),
   row('PUT', '/me', 'coach', () => ({ timeZone: 'UTC', units: 'kg' })),
   row('PUT', '/me/password', 'coach', () => ({ before: 'x', after: 'a longer lantern' })),
   row('GET', '/rules', 'coach'),

@@ -5,13 +5,13 @@ import { Toaster } from 'sonner';
 import { ApiError } from './api/client';
 import { useMe } from './api/queries';
 import { Frame } from './shell/frame';
-import { LoginScreen } from './shell/login-screen';
 import { Boundary } from './ui/boundary';
 import { Failed, Loading } from './ui/states';
 
 const DeskScreen = lazy(async () => ({ default: (await import('./desk/desk-screen')).DeskScreen }));
 const WorkoutsScreen = lazy(async () => ({ default: (await import('./library/workouts-screen')).WorkoutsScreen }));
 const BringInScreen = lazy(async () => ({ default: (await import('./library/bring-in-screen')).BringInScreen }));
+const WeekScreen = lazy(async () => ({ default: (await import('./week/week-screen')).WeekScreen }));
 const PeopleScreen = lazy(async () => ({ default: (await import('./people/people-screen')).PeopleScreen }));
 const ImportScreen = lazy(async () => ({ default: (await import('./people/import-screen')).ImportScreen }));
 const PersonScreen = lazy(async () => ({ default: (await import('./people/person-screen')).PersonScreen }));
@@ -23,6 +23,8 @@ const SheetScreen = lazy(async () => ({ default: (await import('./adapt/sheet-sc
 const SendScreen = lazy(async () => ({ default: (await import('./send/send-screen')).SendScreen }));
 const BoardScreen = lazy(async () => ({ default: (await import('./board/board-screen')).BoardScreen }));
 const AccountScreen = lazy(async () => ({ default: (await import('./account/account-screen')).AccountScreen }));
+const LoginScreen = lazy(async () => ({ default: (await import('./shell/login-screen')).LoginScreen }));
+const JoinScreen = lazy(async () => ({ default: (await import('./shell/join-screen')).JoinScreen }));
 const AthleteScreen = lazy(async () => ({ default: (await import('./athlete/athlete-screen')).AthleteScreen }));
 const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
 
@@ -58,12 +60,14 @@ const screen = (element: ReactNode): ReactNode => <Screen>{element}</Screen>;
 /** Without signing in: the door, and what an athlete's link opens. */
 const openRoutes = [
   <Route key="login" path="/login" element={screen(<LoginScreen />)} />,
+  <Route key="join" path="/join/:token" element={screen(<JoinScreen />)} />,
   <Route key="page" path="/a/:token" element={screen(<AthleteScreen />)} />,
   <Route key="clock" path="/a/:token/clock" element={screen(<ClockScreen />)} />,
 ];
 /** The coach's screens. */
 const deskRoutes = [
   <Route key="desk" index element={screen(<DeskScreen />)} />,
+  <Route key="week" path="/week" element={screen(<WeekScreen />)} />,
   <Route key="workouts" path="/workouts" element={screen(<WorkoutsScreen />)} />,
   <Route key="bring-in" path="/workouts/import" element={screen(<BringInScreen />)} />,
   <Route key="people" path="/people" element={screen(<PeopleScreen />)} />,

@@ -10,9 +10,15 @@ export const meSchema = z.object({
   demo: z.boolean(),
   /** whether there is a coach at all */
   setUp: z.boolean(),
-  coach: z.object({ name: z.string(), email: z.string(), timeZone: z.string(), units: z.enum(['kg', 'lb']) }).nullable(),
+  coach: z
+    .object({ name: z.string(), email: z.string(), timeZone: z.string(), units: z.enum(['kg', 'lb']), firstDay: z.number(), founder: z.boolean() })
+    .nullable(),
 });
 export type Me = z.infer<typeof meSchema>;
+
+/** a browser somebody is signed in with */
+export const sessionSchema = z.object({ id: z.string(), device: z.string(), since: z.string(), here: z.boolean() });
+export type SignedInDevice = z.infer<typeof sessionSchema>;
 
 /** what a past result says for the next version of its athlete */
 export const readPastSchema = z.object({

@@ -2,6 +2,8 @@
 export * from './file-schemas';
 export * from './answers';
 export * from './library';
+export * from './archive';
+export * from './account';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
 export { readPlain } from './read-file';

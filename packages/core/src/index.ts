@@ -61,6 +61,7 @@ export { insideWindow } from './stimulus/window';
 export { hardLimits } from './adapt/slot/hard-limits';
 export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';
 export { deriveIntent, type Intent } from './stimulus/intent';
+export { collisionsBetween, dayLoadOf, mainOf, type Collision, type DayLoad } from './stimulus/week';
 export { describeStimulus, type PartDescription } from './stimulus/describe';
 export { bouts, stimulusOf, type PartStimulus } from './stimulus/stimulus';
 

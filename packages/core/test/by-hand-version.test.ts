@@ -4,7 +4,11 @@ import { adapt, byHandOf, noteOf, partLocks, withByHand, withNote, type Lock } f
 import { withKit, workout } from './asking';
 
 const asked = workout('# Sluice\nAMRAP 12:00\n10 goblet squat @ 16 kg\n8 pull-up\n12 sit-up');
-const athlete = withKit(['dumbbell 12.5 kg', 'chair 45 cm', 'wall'], { name: 'Orvenna', avoid: ['jumping'], place: { kit: ['dumbbell 12.5 kg', 'chair 45 cm'], ceiling: '2.0 m' } });
+const athlete = withKit(['dumbbell 12.5 kg', 'chair 45 cm', 'wall'], {
+  name: 'Orvenna',
+  avoid: ['jumping'],
+  place: { kit: ['dumbbell 12.5 kg', 'chair 45 cm'], ceiling: '2.0 m' },
+});
 const byHand = (text: string, locks: readonly Lock[] = []) => adapt(asked, athlete, { runs: 10, locks: withByHand(locks, text) });
 
 describe('by hand', () => {
@@ -40,7 +44,11 @@ describe('by hand', () => {
   });
   test('a text that cannot be read is said, and the version is computed', () => {
     const { warnings, version } = byHand(' ');
-    expect(warnings[0]).toEqual({ code: 'by_hand', message: 'What was written by hand cannot be read, so this version is computed: line 1: No workout yet: write a header such as “AMRAP 12:00” and its movements below it.' });
+    expect(warnings[0]).toEqual({
+      code: 'by_hand',
+      message:
+        'What was written by hand cannot be read, so this version is computed: line 1: No workout yet: write a header such as “AMRAP 12:00” and its movements below it.',
+    });
     expect(version.text).toContain('AMRAP 12:00');
   });
   test('a movement nobody knows stays as it was written', () => {

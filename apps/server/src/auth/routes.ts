@@ -1,11 +1,11 @@
-import { meSchema, type Me } from '@gambito/contract';
-import type { FastifyInstance } from 'fastify';
+import { meSchema, newCoachSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachOf, coachScope, dropSession, keepSession, sessionOf } from '../platform/scopes';
 import type { Services } from '../platform/services';
-import { typed } from '../platform/typed';
+import { typed, type TypedApp } from '../platform/typed';
 import type { Coach } from './store';
-import { changePassword, changeSettings, demoSignIn, setUp, signIn, tokenHash, type SignedIn } from './use-cases';
+import { changePassword, changeSettings, demoSignIn, invite, join, setUp, signIn, tokenHash, type SignedIn, type Visitor } from './use-cases';
 
 function isZone(zone: string): boolean {
   try {
@@ -17,66 +17,126 @@ function isZone(zone: string): boolean {
 }
 const timeZone = z.string().max(64).refine(isZone, 'expected a time zone such as Europe/Lisbon');
 const units = z.enum(['kg', 'lb']);
-const newPassword = z.string().min(10, 'expected at least 10 characters').max(200);
-const firstCoach = z.object({
-  name: z.string().trim().min(1).max(120),
-  email: z.email().max(190),
-  password: newPassword,
-  timeZone,
-  units: units.default('kg'),
-});
+const newCoach = newCoachSchema.extend({ timeZone, units: units.default('kg') });
+const hashParams = z.object({ id: z.string().regex(/^[0-9a-f]{64}$/, 'expected its id') });
+const tokenParams = z.object({ token: z.string().max(60) });
 
-const show = (coach: Coach | null, demo: boolean, isSetUp: boolean): Me => ({
-  signedIn: coach !== null,
-  demo,
-  setUp: isSetUp,
-  coach: coach && { name: coach.name, email: coach.email, timeZone: coach.timeZone, units: coach.units },
-});
+async function show(services: Services, coach: Coach | null): Promise<Me> {
+  const { demo, coaches } = services;
+  return {
+    signedIn: coach !== null,
+    demo,
+    setUp: coach !== null || (await coaches.count()) > 0,
+    coach: coach && {
+      name: coach.name,
+      email: coach.email,
+      timeZone: coach.timeZone,
+      units: coach.units,
+      firstDay: coach.firstDay,
+      founder: coach.founder,
+    },
+  };
+}
+const visitor = ({ ip, headers }: FastifyRequest): Visitor => ({ address: ip, device: headers['user-agent'] ?? '' });
 
 export function authRoutes(plain: FastifyInstance, services: Services): void {
   const app = typed(plain);
-  const { demo, https } = services;
-  app.get('/me', { schema: { summary: 'Who is signed in', response: { 200: meSchema } } }, async (request) => {
-    const coach = await coachOf(request, services);
-    return show(coach, demo, coach !== null || (await services.coaches.count()) > 0);
-  });
+  const welcome = async ({ coach, token }: SignedIn, reply: FastifyReply): Promise<Me> => {
+    keepSession(reply, token, services.https);
+    return show(services, coach);
+  };
+  app.get('/me', { schema: { summary: 'Who is signed in', response: { 200: meSchema } } }, async (request) => show(services, await coachOf(request, services)));
   app.post(
     '/login',
     { schema: { summary: 'Sign in', body: z.object({ email: z.string().max(190), password: z.string().max(200) }), response: { 200: meSchema } } },
-    async ({ body, ip }, reply) => welcome(await signIn(services, body.email, body.password, ip), reply),
+    async (request, reply) => welcome(await signIn(services, request.body.email, request.body.password, visitor(request)), reply),
   );
-  app.post('/demo-login', { schema: { summary: 'Sign in as the demo coach (demo only)', response: { 200: meSchema } } }, async (_request, reply) =>
-    welcome(await demoSignIn(services), reply),
+  app.post('/demo-login', { schema: { summary: 'Sign in as the demo coach (demo only)', response: { 200: meSchema } } }, async (request, reply) =>
+    welcome(await demoSignIn(services, visitor(request)), reply),
+  );
+  app.post('/set-up', { schema: { summary: 'The first coach of a fresh database', body: newCoach, response: { 200: meSchema } } }, async (request, reply) =>
+    welcome(await setUp(services, request.body, visitor(request)), reply),
+  );
+  app.get(
+    '/join/:token',
+    { schema: { summary: 'Whether an invitation is open', params: tokenParams, response: { 200: z.object({ open: z.boolean() }) } } },
+    async (request) => ({ open: await services.invitations.isOpen(tokenHash(request.params.token), services.now()) }),
   );
   app.post(
-    '/set-up',
-    { schema: { summary: 'The first coach of a fresh database', body: firstCoach, response: { 200: meSchema } } },
-    async ({ body, ip }, reply) => welcome(await setUp(services, body, ip), reply),
+    '/join/:token',
+    { schema: { summary: 'A coach who was invited', params: tokenParams, body: newCoach, response: { 200: meSchema } } },
+    async (request, reply) => welcome(await join(services, request.params.token, request.body, visitor(request)), reply),
   );
   app.post('/logout', { schema: { summary: 'Sign out' } }, async (request, reply) => {
     await services.sessions.close(tokenHash(sessionOf(request)));
     dropSession(reply);
     return { done: true };
   });
-  const welcome = ({ coach, token }: SignedIn, reply: Parameters<typeof keepSession>[0]): Me => {
-    keepSession(reply, token, https);
-    return show(coach, demo, true);
-  };
 }
 
 /** What a signed-in coach changes about the account. */
 export function accountRoutes(plain: FastifyInstance, services: Services): void {
   coachScope(plain, services);
   const app = typed(plain);
-  app.put('/me', { schema: { summary: 'Change time zone and units', body: z.object({ timeZone, units }), response: { 200: meSchema } } }, async (request) =>
-    show(await changeSettings(services, coachIn(request), request.body), services.demo, true),
+  app.put(
+    '/me',
+    {
+      schema: {
+        summary: 'Change time zone, units and the first day of the week',
+        body: z.object({ timeZone, units, firstDay: z.union([z.literal(0), z.literal(1)]).default(1) }),
+        response: { 200: meSchema },
+      },
+    },
+    async (request) => show(services, await changeSettings(services, coachIn(request), request.body)),
   );
   app.put(
     '/me/password',
-    { schema: { summary: 'Change the password; every other session ends', body: z.object({ before: z.string().max(200), after: newPassword }) } },
+    { schema: { summary: 'Change the password; every other session ends', body: z.object({ before: z.string().max(200), after: passwordSchema }) } },
     async (request) => {
       await changePassword(services, coachIn(request), request.body.before, request.body.after, sessionOf(request));
       return { done: true };
     },
   );
+  sessionRoutes(app, services);
+  invitationRoutes(app, services);
+}
+
+function sessionRoutes(app: TypedApp, { sessions, now }: Services): void {
+  app.get(
+    '/me/sessions',
+    { schema: { summary: 'Where one is signed in', response: { 200: z.object({ sessions: z.array(sessionSchema) }) } } },
+    async (request) => {
+      const here = tokenHash(sessionOf(request));
+      const living = await sessions.list(coachIn(request).id, now());
+      return { sessions: living.map(({ id, device, since }) => ({ id, device, since: since.toISOString(), here: id === here })) };
+    },
+  );
+  app.delete('/me/sessions/:id', { schema: { summary: 'Sign out elsewhere', params: hashParams } }, async (request) => {
+    await sessions.end(coachIn(request).id, request.params.id);
+    return { done: true };
+  });
+}
+
+function invitationRoutes(app: TypedApp, services: Services): void {
+  const { invitations, now } = services;
+  const one = z.object({ id: z.string(), expiresAt: z.string() });
+  app.get(
+    '/invitations',
+    { schema: { summary: 'Open invitations of other coaches', response: { 200: z.object({ invitations: z.array(one) }) } } },
+    async (request) => ({
+      invitations: (await invitations.list(coachIn(request).id, now())).map(({ id, expiresAt }) => ({ id, expiresAt: expiresAt.toISOString() })),
+    }),
+  );
+  app.post(
+    '/invitations',
+    { schema: { summary: 'A link for one more coach (the founder’s)', response: { 200: z.object({ token: z.string(), expiresAt: z.string() }) } } },
+    async (request) => {
+      const { token, expiresAt } = await invite(services, coachIn(request));
+      return { token, expiresAt: expiresAt.toISOString() };
+    },
+  );
+  app.delete('/invitations/:id', { schema: { summary: 'Withdraw an invitation', params: hashParams } }, async (request) => {
+    await invitations.withdraw(coachIn(request).id, request.params.id);
+    return { done: true };
+  });
 }

@@ -2,6 +2,7 @@
 import { readRules, type HouseRules, type MassUnit } from '@gambito/core';
 import { Op, type WhereOptions } from 'sequelize';
 import type { Database } from '../platform/database';
+import { Problem } from '../platform/errors';
 import type { CoachRow } from '../platform/models';
 
 export interface Coach {
@@ -12,6 +13,10 @@ export interface Coach {
   /** the room's unit, for loads that say none */
   readonly units: MassUnit;
   readonly rules: HouseRules;
+  /** of the week: 0 Sunday, 1 Monday */
+  readonly firstDay: number;
+  /** who set the instance up */
+  readonly founder: boolean;
 }
 export interface NewCoach {
   readonly email: string;
@@ -27,18 +32,22 @@ export interface CoachStore {
   passwordHash(id: number): Promise<string | null>;
   /** The first coach of the instance. @throws what a unique key says where somebody was quicker */
   createFounder(coach: NewCoach): Promise<Coach>;
-  change(id: number, change: Partial<Pick<NewCoach, 'timeZone' | 'units' | 'passwordHash'>>): Promise<void>;
+  /** A coach who was invited; the invitation is used up with it. @throws {Problem} not_found where it is no more; what a unique key says of the e-mail */
+  createInvited(coach: NewCoach, tokenHash: string, now: Date): Promise<Coach>;
+  change(id: number, change: Partial<Pick<NewCoach, 'timeZone' | 'units' | 'passwordHash'> & { readonly firstDay: number }>): Promise<void>;
   /** Changes some house rules, beside what others change at the same moment. */
   changeRules(id: number, change: Readonly<Record<string, unknown>>): Promise<HouseRules>;
 }
 
-const show = ({ id, email, name, timeZone, units, rules }: CoachRow): Coach => ({
+const show = ({ id, email, name, timeZone, units, rules, firstDay, founder }: CoachRow): Coach => ({
   id,
   email,
   name,
   timeZone,
   units: units === 'lb' ? 'lb' : 'kg',
   rules: readRules(rules).rules,
+  firstDay: firstDay ?? 1,
+  founder: founder === 1,
 });
 
 export function coachStore({ models, read, write, transact }: Database): CoachStore {
@@ -52,6 +61,13 @@ export function coachStore({ models, read, write, transact }: Database): CoachSt
     byEmail: (email) => one({ email }),
     passwordHash: async (id) => (await read(() => models.coaches.findByPk(id, { attributes: ['id', 'passwordHash'] })))?.passwordHash ?? null,
     createFounder: (coach) => transact(async (transaction) => show(await models.coaches.create({ ...coach, rules: {}, founder: 1 }, { transaction }))),
+    createInvited: (coach, tokenHash, now) =>
+      transact(async (transaction) => {
+        // of two who follow one link one is taken
+        const used = await models.invitations.destroy({ where: { tokenHash, expiresAt: { [Op.gt]: now } }, transaction });
+        if (used === 0) throw new Problem('not_found');
+        return show(await models.coaches.create({ ...coach, rules: {}, founder: null }, { transaction }));
+      }),
     change: async (id, change) => {
       await write(() => models.coaches.update(change, { where: { id } }));
     },
@@ -65,8 +81,19 @@ export function coachStore({ models, read, write, transact }: Database): CoachSt
   };
 }
 
+export interface Session {
+  readonly id: string;
+  readonly device: string;
+  readonly since: Date;
+  readonly expiresAt: Date;
+}
 export interface SessionStore {
-  open(tokenHash: string, coachId: number, expiresAt: Date): Promise<void>;
+  /** @param device what the browser calls itself */
+  open(tokenHash: string, coachId: number, expiresAt: Date, device: string): Promise<void>;
+  /** the living ones, the newest first */
+  list(coachId: number, now: Date): Promise<Session[]>;
+  /** One of a coach's own. @throws {Problem} not_found */
+  end(coachId: number, tokenHash: string): Promise<void>;
   coachOf(tokenHash: string, now: Date): Promise<Coach | null>;
   close(tokenHash: string): Promise<void>;
   /** every session of a coach, but for the one that is kept */
@@ -76,8 +103,15 @@ export interface SessionStore {
 
 export function sessionStore({ models, read, write }: Database): SessionStore {
   return {
-    open: async (tokenHash, coachId, expiresAt) => {
-      await write(() => models.sessions.upsert({ tokenHash, coachId, expiresAt }));
+    open: async (tokenHash, coachId, expiresAt, device) => {
+      await write(() => models.sessions.upsert({ tokenHash, coachId, expiresAt, device: device.slice(0, 200) }));
+    },
+    list: async (coachId, now) => {
+      const rows = await read(() => models.sessions.findAll({ where: { coachId, expiresAt: { [Op.gt]: now } }, order: [['createdAt', 'DESC']] }));
+      return rows.map(({ tokenHash, device, createdAt, expiresAt }) => ({ id: tokenHash, device, since: createdAt, expiresAt }));
+    },
+    end: async (coachId, tokenHash) => {
+      if ((await write(() => models.sessions.destroy({ where: { coachId, tokenHash } }))) === 0) throw new Problem('not_found');
     },
     coachOf: async (tokenHash, now) => {
       const session = await read(() => models.sessions.findOne({ where: { tokenHash, expiresAt: { [Op.gt]: now } } }));
@@ -92,6 +126,33 @@ export function sessionStore({ models, read, write }: Database): SessionStore {
     },
     sweep: async (now) => {
       await models.sessions.destroy({ where: { expiresAt: { [Op.lt]: now } } });
+      await models.invitations.destroy({ where: { expiresAt: { [Op.lt]: now } } });
     },
   };
 }
+
+export interface Invitation {
+  readonly id: string;
+  readonly expiresAt: Date;
+}
+export interface InvitationStore {
+  make(coachId: number, tokenHash: string, expiresAt: Date): Promise<void>;
+  isOpen(tokenHash: string, now: Date): Promise<boolean>;
+  list(coachId: number, now: Date): Promise<Invitation[]>;
+  /** @throws {Problem} not_found */
+  withdraw(coachId: number, tokenHash: string): Promise<void>;
+}
+
+export const invitationStore = ({ models, read, write }: Database): InvitationStore => ({
+  make: async (coachId, tokenHash, expiresAt) => {
+    await write(() => models.invitations.upsert({ tokenHash, coachId, expiresAt }));
+  },
+  isOpen: async (tokenHash, now) => (await read(() => models.invitations.count({ where: { tokenHash, expiresAt: { [Op.gt]: now } } }))) > 0,
+  list: async (coachId, now) => {
+    const rows = await read(() => models.invitations.findAll({ where: { coachId, expiresAt: { [Op.gt]: now } }, order: ['expiresAt'] }));
+    return rows.map(({ tokenHash, expiresAt }) => ({ id: tokenHash, expiresAt }));
+  },
+  withdraw: async (coachId, tokenHash) => {
+    if ((await write(() => models.invitations.destroy({ where: { coachId, tokenHash } }))) === 0) throw new Problem('not_found');
+  },
+});

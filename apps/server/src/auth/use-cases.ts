@@ -25,14 +25,20 @@ export interface SignedIn {
   readonly token: string;
 }
 
-async function openSession({ sessions, now }: Services, coach: Coach): Promise<SignedIn> {
+/** What a browser calls itself; nothing hangs on it. */
+export interface Visitor {
+  readonly address: string;
+  readonly device: string;
+}
+
+async function openSession({ sessions, now }: Services, coach: Coach, device: string): Promise<SignedIn> {
   const token = randomBytes(32).toString('base64url');
-  await sessions.open(tokenHash(token), coach.id, new Date(now().getTime() + sessionLength));
+  await sessions.open(tokenHash(token), coach.id, new Date(now().getTime() + sessionLength), device);
   return { coach, token };
 }
 
 /** @throws {Problem} wrong_password; too_many for this account or this address */
-export async function signIn(services: Services, email: string, password: string, address: string): Promise<SignedIn> {
+export async function signIn(services: Services, email: string, password: string, { address, device }: Visitor): Promise<SignedIn> {
   const account = email.trim().toLowerCase();
   await services.limiter.spend(signInByAddress, address, services.now());
   await services.limiter.spend(signInByAccount, account, services.now());
@@ -40,21 +46,21 @@ export async function signIn(services: Services, email: string, password: string
   const kept = coach && (await services.coaches.passwordHash(coach.id));
   const fine = await verify(kept ?? nobody, password).catch(() => false);
   if (!coach || !fine) throw new Problem('wrong_password');
-  return openSession(services, coach);
+  return openSession(services, coach, device);
 }
 
 /** @throws {Problem} no_demo */
-export async function demoSignIn(services: Services): Promise<SignedIn> {
+export async function demoSignIn(services: Services, { device }: Visitor): Promise<SignedIn> {
   const coach = services.demo ? await services.coaches.byEmail(demoEmail) : null;
   if (!coach) throw new Problem('no_demo');
-  return openSession(services, coach);
+  return openSession(services, coach, device);
 }
 
 /** The first coach of a fresh database; of several at once one is made. @throws {Problem} already_set_up */
 export async function setUp(
   services: Services,
   { password, ...coach }: Omit<NewCoach, 'passwordHash'> & { password: string },
-  address: string,
+  { address, device }: Visitor,
 ): Promise<SignedIn> {
   await services.limiter.spend(setUpByAddress, address, services.now());
   if ((await services.coaches.count()) > 0) throw new Problem('already_set_up');
@@ -63,10 +69,10 @@ export async function setUp(
     if (isDuplicate(error)) throw new Problem('already_set_up');
     throw error;
   });
-  return openSession(services, made);
+  return openSession(services, made, device);
 }
 
-export async function changeSettings(services: Services, coach: Coach, change: Pick<NewCoach, 'timeZone' | 'units'>): Promise<Coach> {
+export async function changeSettings(services: Services, coach: Coach, change: Pick<Coach, 'timeZone' | 'units' | 'firstDay'>): Promise<Coach> {
   await services.coaches.change(coach.id, change);
   // a load without a unit, and the day a score was logged on, read otherwise now
   await services.readings.outdateCoach(coach.id);
@@ -81,4 +87,35 @@ export async function changePassword(services: Services, coach: Coach, before: s
   if (!kept || !(await verify(kept, before).catch(() => false))) throw new Problem('wrong_password');
   await services.coaches.change(coach.id, { passwordHash: await hash(after) });
   await services.sessions.closeAll(coach.id, tokenHash(session));
+}
+
+/** ms */
+const invitationLength = 7 * 24 * 3600 * 1000;
+const joinByAddress: Limit = { name: 'join', most: 20, seconds: 300 };
+
+/** A link for one more coach, with a desk of their own. @returns its token, told once @throws {Problem} not_founder */
+export async function invite(services: Services, coach: Coach): Promise<{ token: string; expiresAt: Date }> {
+  if (!coach.founder) throw new Problem('not_founder');
+  const token = randomBytes(24).toString('base64url');
+  const expiresAt = new Date(services.now().getTime() + invitationLength);
+  await services.invitations.make(coach.id, tokenHash(token), expiresAt);
+  return { token, expiresAt };
+}
+
+/** @throws {Problem} not_found where the link was used, withdrawn or ran out; email_taken */
+export async function join(
+  services: Services,
+  token: string,
+  { password, ...coach }: Omit<NewCoach, 'passwordHash'> & { password: string },
+  { address, device }: Visitor,
+): Promise<SignedIn> {
+  await services.limiter.spend(joinByAddress, address, services.now());
+  const passwordHash = await hash(password);
+  const made = await services.coaches
+    .createInvited({ ...coach, email: coach.email.toLowerCase(), passwordHash }, tokenHash(token), services.now())
+    .catch((error: unknown) => {
+      if (isDuplicate(error)) throw new Problem('email_taken');
+      throw error;
+    });
+  return openSession(services, made, device);
 }

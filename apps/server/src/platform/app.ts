@@ -8,6 +8,7 @@ import swagger from '@fastify/swagger';
 import swaggerUi from '@fastify/swagger-ui';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler, type ZodTypeProvider } from 'fastify-type-provider-zod';
+import { archiveRoutes } from '../archive/routes';
 import { athleteRoutes } from '../athletes/routes';
 import { accountRoutes, authRoutes } from '../auth/routes';
 import { boardRoutes } from '../boards/routes';
@@ -38,6 +39,7 @@ const features = [
   athletePageRoutes,
   scoreRoutes,
   boardRoutes,
+  archiveRoutes,
 ];
 
 /** No cookie, and no address: a link's token is in it. */

@@ -1,6 +1,7 @@
 /** Puts together what the use cases are given. */
+import { archiveStore } from '../archive/store';
 import { athleteStore } from '../athletes/store';
-import { coachStore, sessionStore } from '../auth/store';
+import { coachStore, invitationStore, sessionStore } from '../auth/store';
 import { jobStore } from '../jobs/store';
 import { readingStore } from '../readings/store';
 import { scoreStore } from '../scores/store';
@@ -19,6 +20,7 @@ export function buildServices(
   now: () => Date,
   wake: () => void,
 ): Services {
+  const [sends, scores] = [sendStore(database), scoreStore(database)];
   return {
     demo,
     https,
@@ -30,11 +32,13 @@ export function buildServices(
     limiter: limiterOn(database),
     coaches: coachStore(database),
     sessions: sessionStore(database),
+    invitations: invitationStore(database),
     athletes: athleteStore(database),
     workouts: workoutStore(database),
     revisions: revisionStore(database),
-    sends: sendStore(database),
-    scores: scoreStore(database),
+    sends,
+    scores,
+    archive: archiveStore(database, sends, scores),
     readings: readingStore(database),
     jobs: jobStore(database),
     databaseAnswers: () => database.answers(),

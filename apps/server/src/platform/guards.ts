@@ -1,13 +1,14 @@
 /** What holds for every request: JSON only, from our own pages, not too deep, and nothing private kept on the way. */
 import type { FastifyInstance, FastifyRequest } from 'fastify';
+import { Readable } from 'node:stream';
 import { Problem } from './errors';
 
 const writes = (request: FastifyRequest): boolean => request.method !== 'GET' && request.method !== 'HEAD' && request.method !== 'OPTIONS';
 
-/** A form of another site cannot send JSON; anything that writes must be JSON or empty. */
+/** A form of another site can send neither JSON nor an archive; anything that writes must be one of them, or empty. */
 function refuseForms(request: FastifyRequest): void {
   const type = request.headers['content-type'];
-  if (writes(request) && type && !/^application\/json\s*(?:;|$)/i.test(type)) throw new Problem('invalid_input', 'Expected JSON.');
+  if (writes(request) && type && !/^application\/(?:json|gzip)\s*(?:;|$)/i.test(type)) throw new Problem('invalid_input', 'Expected JSON.');
 }
 
 /** The browser says where a request comes from: another site may not write. */
@@ -37,8 +38,10 @@ function wellFormed(value: unknown): unknown {
 
 export function registerGuards(app: FastifyInstance): void {
   app.addHook('preValidation', async (request) => {
-    if (depthOf(request.body, deepest + 1) > deepest) throw new Problem('invalid_input', `Nested too deep: expected at most ${deepest} levels.`);
-    request.body = wellFormed(request.body);
+    if (!(request.body instanceof Readable) && depthOf(request.body, deepest + 1) > deepest)
+      throw new Problem('invalid_input', `Nested too deep: expected at most ${deepest} levels.`);
+    // a file that still comes is looked at line by line
+    if (!(request.body instanceof Readable)) request.body = wellFormed(request.body);
   });
   app.addHook('onRequest', async (request) => {
     refuseForms(request);

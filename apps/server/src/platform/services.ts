@@ -1,6 +1,7 @@
 /** What every use case is given: the stores, the workers, the clock, and how the instance is reached. */
+import type { ArchiveStore } from '../archive/store';
 import type { AthleteStore } from '../athletes/store';
-import type { CoachStore, SessionStore } from '../auth/store';
+import type { CoachStore, InvitationStore, SessionStore } from '../auth/store';
 import type { JobStore } from '../jobs/store';
 import type { ReadingStore } from '../readings/store';
 import type { ScoreStore } from '../scores/store';
@@ -23,6 +24,7 @@ export interface Services {
   readonly limiter: Limiter;
   readonly coaches: CoachStore;
   readonly sessions: SessionStore;
+  readonly invitations: InvitationStore;
   readonly athletes: AthleteStore;
   readonly workouts: WorkoutStore;
   readonly revisions: RevisionStore;
@@ -30,6 +32,7 @@ export interface Services {
   readonly scores: ScoreStore;
   readonly readings: ReadingStore;
   readonly jobs: JobStore;
+  readonly archive: ArchiveStore;
   /** whether the database answers */
   readonly databaseAnswers: () => Promise<boolean>;
   /** background work has something to do: it need not wait for its next turn */

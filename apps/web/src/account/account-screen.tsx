@@ -2,8 +2,11 @@
 import { useMe } from '../api/queries';
 import { Page } from '../shell/frame';
 import { Failed, Loading } from '../ui/states';
+import { DeskArchive } from './desk-archive';
+import { Invitations } from './invitations';
 import { PasswordForm } from './password-form';
 import { RoomForm } from './room-form';
+import { SessionsList } from './sessions-list';
 
 export function AccountScreen() {
   const { data: me, error, refetch } = useMe();
@@ -14,8 +17,10 @@ export function AccountScreen() {
       <p className="mb-4 text-soft">
         {me.coach.name}, {me.coach.email}
       </p>
-      <div className="grid max-w-4xl gap-10 md:grid-cols-2">
+      <div className="grid gap-10 md:grid-cols-2">
         <RoomForm coach={me.coach} />
+        <SessionsList />
+        <DeskArchive />
         {me.demo ? (
           <section>
             <h2 className="mb-2 text-lg">Password</h2>
@@ -24,6 +29,7 @@ export function AccountScreen() {
         ) : (
           <PasswordForm />
         )}
+        {me.coach.founder && <Invitations />}
       </div>
     </Page>
   );

@@ -1,66 +1,36 @@
 /** A new password; every other session ends with the old one. */
+import { changePasswordSchema } from '@gambito/contract';
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
+import type { z } from 'zod';
 import { api, messageOf } from '../api/client';
 import { Button } from '../ui/button';
-import { Field, inputLook } from '../ui/field';
+import { FormField } from '../ui/form-field';
 
-const least = 10;
+type Passwords = z.infer<typeof changePasswordSchema>;
 
 export function PasswordForm() {
-  const [before, setBefore] = useState('');
-  const [after, setAfter] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
+  const form = useForm<Passwords>({ resolver: zodResolver(changePasswordSchema), defaultValues: { before: '', after: '' } });
   const save = useMutation({
-    mutationFn: () => api('/me/password', { method: 'PUT', body: { before, after } }),
+    mutationFn: (body: Passwords) => api('/me/password', { method: 'PUT', body }),
     onSuccess: () => {
-      setBefore('');
-      setAfter('');
+      form.reset();
       toast('The password is changed. Everybody else who was signed in with the old one is signed out.');
     },
-    onError: (failure) => setProblem(messageOf(failure)),
+    onError: (failure) => form.setError('before', { message: messageOf(failure) }),
   });
-  const submit = (event: FormEvent): void => {
-    event.preventDefault();
-    setProblem(after.length < least ? `Expected at least ${least} characters.` : null);
-    if (after.length >= least) save.mutate();
-  };
   return (
-    <form onSubmit={submit} className="flex flex-col gap-3">
+    <form noValidate onSubmit={(event) => void form.handleSubmit((values) => save.mutate(values))(event)} className="flex flex-col gap-3">
       <h2 className="text-lg">Password</h2>
-      <PasswordField label="Present password" autoComplete="current-password" value={before} change={setBefore} />
-      <PasswordField
-        label="New password"
-        autoComplete="new-password"
-        value={after}
-        change={setAfter}
-        hint={`At least ${least} characters.`}
-        problem={problem}
-      />
+      <FormField form={form} name="before" label="Present password" type="password" autoComplete="current-password" />
+      <FormField form={form} name="after" label="New password" type="password" autoComplete="new-password" hint="At least 10 characters." />
       <div>
-        <Button type="submit" look="main" disabled={save.isPending || before === '' || after === ''}>
+        <Button type="submit" look="main" disabled={save.isPending}>
           Change the password
         </Button>
       </div>
     </form>
-  );
-}
-
-interface PasswordFieldProps {
-  readonly label: string;
-  readonly autoComplete: 'current-password' | 'new-password';
-  readonly value: string;
-  readonly change: (value: string) => void;
-  readonly hint?: string;
-  readonly problem?: string | null;
-}
-function PasswordField({ label, autoComplete, value, change, hint, problem = null }: PasswordFieldProps) {
-  return (
-    <Field label={label} hint={hint} problem={problem}>
-      {(props) => (
-        <input {...props} type="password" autoComplete={autoComplete} className={inputLook} value={value} onChange={(event) => change(event.target.value)} />
-      )}
-    </Field>
   );
 }

@@ -1,4 +1,4 @@
-/** Time zone and units; what is chosen is saved at once, and undone by one click. */
+/** Time zone, units and the week; what is chosen is saved at once, and undone by one click. */
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
@@ -6,13 +6,13 @@ import type { Me } from '../api/types';
 import { Field, inputLook } from '../ui/field';
 
 type Coach = NonNullable<Me['coach']>;
-type Room = Pick<Coach, 'timeZone' | 'units'>;
+type Room = Pick<Coach, 'timeZone' | 'units' | 'firstDay'>;
 
 const zones = (own: string): string[] => [...new Set([own, 'UTC', ...Intl.supportedValuesOf('timeZone')])];
 
 export function RoomForm({ coach }: { coach: Coach }) {
   const client = useQueryClient();
-  const { timeZone, units } = coach;
+  const { timeZone, units, firstDay } = coach;
   const save = useMutation({
     mutationFn: (room: Room) => api<Me>('/me', { method: 'PUT', body: room }),
     onSuccess: (me) => {
@@ -22,7 +22,7 @@ export function RoomForm({ coach }: { coach: Coach }) {
     onError: (failure) => toast.error(messageOf(failure)),
   });
   const choose = (change: Partial<Room>): void => {
-    const before = { timeZone, units };
+    const before = { timeZone, units, firstDay };
     save.mutate({ ...before, ...change }, { onSuccess: () => toast('Saved.', { action: { label: 'Undo', onClick: () => save.mutate(before) } }) });
   };
   return (
@@ -48,6 +48,20 @@ export function RoomForm({ coach }: { coach: Coach }) {
           >
             <option value="kg">kilograms</option>
             <option value="lb">pounds</option>
+          </select>
+        )}
+      </Field>
+      <Field label="The week begins on" hint="">
+        {(props) => (
+          <select
+            {...props}
+            className={inputLook}
+            value={firstDay}
+            disabled={save.isPending}
+            onChange={(event) => choose({ firstDay: Number(event.target.value) })}
+          >
+            <option value={1}>Monday</option>
+            <option value={0}>Sunday</option>
           </select>
         )}
       </Field>

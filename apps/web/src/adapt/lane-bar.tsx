@@ -39,7 +39,7 @@ export function LaneBar({ adapting, children }: { adapting: Adapting; children: 
     <div className="no-print flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1">
       <Progress done={done} of={versions.length} what="Versions" />
       {done >= versions.length && (
-        <p className="text-sm font-medium">
+        <p role="status" aria-label="The class" className="text-sm font-medium">
           {classInWords(versions.flatMap(({ adapted, athleteId }) => (adapted && athleteId !== null ? [changeOf(adapted.version.parts)] : [])))}
         </p>
       )}

@@ -64,6 +64,16 @@ export async function api<T>(path: string, options: Asked = {}): Promise<T> {
   return json as T;
 }
 
+/** Sends a file as it is. @throws {ApiError} */
+export async function upload<T>(path: string, file: Blob, type: string): Promise<T> {
+  const response = await fetch(`/api${path}`, { method: 'POST', body: file, headers: { 'content-type': type } }).catch(() => {
+    throw new ApiError(offline);
+  });
+  const json = (await response.json().catch(() => null)) as T | ProblemDetails | null;
+  if (!response.ok) throw new ApiError((json as ProblemDetails | null) ?? { code: 'failed', title: 'Something went wrong.', status: response.status });
+  return json as T;
+}
+
 /** All pages of a list, one after the other. @param key what the list is called in the answer */
 export async function allPages<T>(path: string, key: string): Promise<T[]> {
   const rows: T[] = [];

@@ -21,6 +21,13 @@ const workoutPage = (asked: Readonly<Record<string, string>>): Promise<WorkoutPa
 /** What has a day from this one on; null while the day is not known. */
 export const useDatedWorkouts = (from: string | null) =>
   useQuery({ queryKey: [...workoutLists, { from }], queryFn: async () => (await workoutPage({ from: from! })).workouts, enabled: from !== null });
+export const useWeekWorkouts = (from: string | null, to: string) =>
+  useQuery({
+    queryKey: [...workoutLists, { from, to }],
+    queryFn: async () => (await workoutPage({ from: from!, to })).workouts,
+    enabled: from !== null,
+    placeholderData: keepPreviousData,
+  });
 export const useUndatedWorkouts = () =>
   useQuery({ queryKey: [...workoutLists, 'undated'], queryFn: async () => (await workoutPage({ undated: 'true' })).workouts });
 /** the tags in use, those used most first */

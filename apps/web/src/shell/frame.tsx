@@ -8,6 +8,7 @@ import { useMe } from '../api/queries';
 
 const places = [
   ['/', 'Desk'],
+  ['/week', 'Week'],
   ['/workouts', 'Workouts'],
   ['/people', 'People'],
   ['/rules', 'House rules'],

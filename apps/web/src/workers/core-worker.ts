@@ -7,6 +7,7 @@ import {
   barePlace,
   capacityOf,
   compile,
+  dayLoadOf,
   describeStimulus,
   parseWorkout,
   pastResultsSentence,
@@ -20,6 +21,7 @@ import {
   type Alternative,
   type Athlete,
   type Category,
+  type DayLoad,
   type HouseRules,
   type Lock,
   type LoggedResult,
@@ -105,6 +107,8 @@ const worker = {
     const { athlete, place } = person(who, today);
     return rulesAtWork(parseWorkout(text, { units }).workout, athlete, { place, rules, locks });
   },
+  /** What workouts ask of the reference athlete, for a week's balance. */
+  dayLoads: (texts: readonly string[]): DayLoad[] => texts.map((text) => dayLoadOf(parseWorkout(text).workout)),
   /** What past scores say beside the figures of the file; null without any. */
   pastResults(file: unknown, past: Past, today: string): { sentence: string; openShare: number } | null {
     const { fitness, fitnessSpread, pastResults } = capacityOf(athleteFrom(file, past, today));

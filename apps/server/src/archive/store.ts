@@ -1,0 +1,103 @@
+/** A desk's rows, read one after the other for an archive, and written into an empty desk: all of it or nothing. */
+import { everybody, type ArchiveLine, type Brief } from '@gambito/contract';
+import type { Lock } from '@gambito/core';
+import { Op, type Transaction } from 'sequelize';
+import type { Database } from '../platform/database';
+import type { ScoreStore } from '../scores/store';
+import type { SendStore } from '../sends/store';
+
+type LineOf<Key extends string> = Extract<ArchiveLine, Record<Key, unknown>>;
+/** What a number of the archive became here. */
+export interface Numbers {
+  readonly athletes: Map<number, number>;
+  readonly workouts: Map<number, number>;
+}
+export interface ArchiveStore {
+  isEmpty(coachId: number): Promise<boolean>;
+  /** every line but the head and the end */
+  lines(coachId: number): AsyncGenerator<ArchiveLine>;
+  put(coachId: number, line: ArchiveLine, numbers: Numbers, transaction: Transaction): Promise<void>;
+  transact<T>(run: (transaction: Transaction) => Promise<T>): Promise<T>;
+}
+/** rows read at once */
+const page = 100;
+
+export function archiveStore(database: Database, sends: SendStore, scores: ScoreStore): ArchiveStore {
+  const { models, read, transact } = database;
+  /** Rows by number, a page at a time, so that a long history is never in memory as a whole. */
+  async function* pages<T extends { id: number }>(next: (after: number) => Promise<T[]>): AsyncGenerator<T> {
+    for (let after = 0; ;) {
+      const rows = await read(() => next(after));
+      yield* rows;
+      if (rows.length < page) return;
+      after = rows.at(-1)!.id;
+    }
+  }
+  const order: [string, string][] = [['id', 'ASC']];
+  const kept = (coachId: number, after: number) => ({ coachId, deletedAt: null, id: { [Op.gt]: after } });
+  /** of workouts and people that are kept */
+  const ofKept = (coachId: number) => ({
+    workoutId: { [Op.in]: database.sequelize.literal(`(SELECT id FROM workouts WHERE coach_id = ${coachId} AND deleted_at IS NULL)`) },
+    athleteId: { [Op.in]: database.sequelize.literal(`(SELECT id FROM athletes WHERE coach_id = ${coachId} AND deleted_at IS NULL)`) },
+  });
+  async function* lines(coachId: number): AsyncGenerator<ArchiveLine> {
+    const athletes = pages((after) => models.athletes.findAll({ where: kept(coachId, after), order, limit: page }));
+    for await (const { id, file } of athletes) yield { athlete: { id, file } };
+    const workouts = pages((after) => models.workouts.findAll({ where: kept(coachId, after), order, limit: page }));
+    for await (const { id, title, text, day, tags, audience } of workouts) {
+      const locks = await read(() => models.locks.findAll({ where: { workoutId: id, ...{ athleteId: ofKept(coachId).athleteId as never } } }));
+      const decisions = locks.map((row) => ({ athleteId: row.athleteId, locks: row.locks as Lock[] })) as LineOf<'workout'>['workout']['decisions'];
+      yield { workout: { id, title, text, day, tags: tags ?? [], audience: audience ?? everybody, decisions } };
+    }
+    const where = (after: number) => ({ ...(ofKept(coachId) as object), id: { [Op.gt]: after } });
+    for await (const row of pages((after) => models.sends.findAll({ where: { ...where(after), revokedAt: null }, order, limit: page }))) {
+      const { workoutId, athleteId, originalText, versionText, brief, sentAt } = row;
+      yield { send: { workoutId, athleteId, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString() } };
+    }
+    for await (const row of pages((after) => models.scores.findAll({ where: { ...where(after), deletedAt: null }, order, limit: page }))) {
+      const { workoutId, athleteId, score, note, versionText, originalText, createdAt } = row;
+      const enteredBy = row.enteredBy === 'athlete' ? 'athlete' : 'coach';
+      yield { score: { workoutId, athleteId, score, note, versionText, originalText, enteredBy, at: createdAt.toISOString() } };
+    }
+  }
+
+  const putWorkout = async (coachId: number, { workout }: LineOf<'workout'>, numbers: Numbers, transaction: Transaction): Promise<void> => {
+    const { id, decisions, audience, ...rest } = workout;
+    const here = (athleteId: number): number[] => [numbers.athletes.get(athleteId) ?? []].flat();
+    const meant = { groups: audience.groups, athletes: audience.athletes.flatMap(here) };
+    const row = await models.workouts.create({ coachId, ...rest, audience: meant, revision: 1, deletedAt: null }, { transaction });
+    numbers.workouts.set(id, row.id);
+    for (const { athleteId, locks } of decisions)
+      for (const athlete of here(athleteId)) await models.locks.create({ workoutId: row.id, athleteId: athlete, locks }, { transaction });
+  };
+  return {
+    isEmpty: async (coachId) =>
+      (await read(() => models.athletes.count({ where: { coachId, deletedAt: null } }))) === 0 &&
+      (await read(() => models.workouts.count({ where: { coachId, deletedAt: null } }))) === 0,
+    lines,
+    put: async (coachId, line, numbers, transaction) => {
+      if ('athlete' in line) {
+        const { id, file } = line.athlete;
+        const name =
+          String(file.name ?? '')
+            .trim()
+            .slice(0, 120) || 'Athlete';
+        numbers.athletes.set(id, (await models.athletes.create({ coachId, name, file, revision: 1, deletedAt: null }, { transaction })).id);
+      } else if ('workout' in line) await putWorkout(coachId, line, numbers, transaction);
+      else if ('end' in line) return;
+      else {
+        const told = 'send' in line ? line.send : line.score;
+        const [workoutId, athleteId] = [numbers.workouts.get(told.workoutId), numbers.athletes.get(told.athleteId)];
+        if (workoutId === undefined || athleteId === undefined) throw new RangeError('of somebody or something that is not in it');
+        if ('send' in line) {
+          const { originalText, versionText, brief, sentAt } = line.send;
+          await sends.send({ workoutId, athleteId, originalText, made: { brief, versionText } }, new Date(sentAt), transaction);
+        } else {
+          const { at, ...entry } = line.score;
+          await scores.save({ ...entry, coachId, workoutId, athleteId }, new Date(at), transaction);
+        }
+      }
+    },
+    transact,
+  };
+}

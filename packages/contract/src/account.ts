@@ -1,0 +1,14 @@
+/** What a coach types to set up or join: one shape for the form and for the server. */
+import { z } from 'zod';
+
+export const passwordSchema = z.string().min(10, 'expected at least 10 characters').max(200, 'expected at most 200 characters');
+export const newCoachSchema = z.object({
+  name: z.string().trim().min(1, 'expected a name').max(120, 'expected at most 120 characters'),
+  email: z.email('expected an e-mail address such as maruvel@lanterns.example').max(190, 'expected at most 190 characters'),
+  password: passwordSchema,
+});
+export const signInSchema = z.object({
+  email: z.string().min(1, 'expected an e-mail address').max(190),
+  password: z.string().min(1, 'expected the password').max(200),
+});
+export const changePasswordSchema = z.object({ before: z.string().min(1, 'expected the present password').max(200), after: passwordSchema });

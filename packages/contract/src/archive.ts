@@ -1,0 +1,48 @@
+/** A coach's whole desk as lines of JSON: a head, the people, the workouts with what was decided of them, what was sent, what was scored, and an end that says how many. */
+import { z } from 'zod';
+import { briefSchema, lockSchema } from './answers';
+import { athleteFileSchema } from './file-schemas';
+import { audienceSchema, portableWorkoutSchema } from './library';
+
+const id = z.number().int().positive();
+const text = z.string().max(40_000);
+const of = { workoutId: id, athleteId: id };
+export const archiveHeadSchema = z.object({
+  gambito: z.literal('desk'),
+  format: z.literal(1),
+  at: z.string(),
+  coach: z.object({
+    name: z.string(),
+    timeZone: z.string().max(64),
+    units: z.enum(['kg', 'lb']),
+    firstDay: z.union([z.literal(0), z.literal(1)]),
+    rules: z.record(z.string(), z.string()),
+  }),
+});
+export type ArchiveHead = z.infer<typeof archiveHeadSchema>;
+/** numbers are the archive's own: they only tie its lines together */
+export const archiveLineSchema = z.union([
+  z.object({ athlete: z.object({ id, file: athleteFileSchema.loose() }) }),
+  z.object({
+    workout: portableWorkoutSchema.extend({
+      id,
+      title: z.string().max(200),
+      audience: audienceSchema,
+      decisions: z.array(z.object({ athleteId: id, locks: z.array(lockSchema).max(60) })),
+    }),
+  }),
+  z.object({ send: z.object({ ...of, originalText: text, versionText: text, brief: briefSchema, sentAt: z.iso.datetime() }) }),
+  z.object({
+    score: z.object({
+      ...of,
+      score: z.string().max(400),
+      note: z.string().max(1000),
+      versionText: text,
+      originalText: text,
+      enteredBy: z.enum(['coach', 'athlete']),
+      at: z.iso.datetime(),
+    }),
+  }),
+  z.object({ end: z.literal(true), lines: z.number() }),
+]);
+export type ArchiveLine = z.infer<typeof archiveLineSchema>;
