@@ -100,6 +100,7 @@ export {
   type LearnedConversions,
   type LearnedSwap,
 } from './scoring/learn-conversions';
+export { helpfulTests, type HelpfulTest } from './capacity/helpful-tests';
 export { pastOf, readPastResult } from './scoring/past-result';
 export { capacityOf, learnFitness, pastResultsSentence, posteriorFitness, type PastResult } from './scoring/learn-fitness';
 export { expectedScore, fitsKind, formatScore, readScore, readScoreAs, type Score } from './scoring/score-text';

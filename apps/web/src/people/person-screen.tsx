@@ -8,6 +8,7 @@ import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { Failed, Loading } from '../ui/states';
 import { AvoidField } from './avoid-field';
+import { HelpfulTests } from './helpful-tests';
 import { LoadList } from './load-list';
 import { otherKit } from './other-kit';
 import { PastResults } from './past-results';
@@ -41,6 +42,7 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
         <Ability person={person} />
         <div>
           {stored && <PastResults stored={stored} today={person.today} />}
+          <HelpfulTests athlete={person.athlete} today={person.today} />
           <LoadList loads={person.loads} others={otherKit(person.kit)} assumed={person.athlete.assumed} />
         </div>
       </form>

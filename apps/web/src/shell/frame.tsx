@@ -1,10 +1,12 @@
 /** The coach's frame: places to go, the demo note, day and night. */
 import { LogOut, Moon, Sun } from 'lucide-react';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { useMe } from '../api/queries';
+
+const Palette = lazy(async () => ({ default: (await import('./palette')).Palette }));
 
 const places = [
   ['/', 'Desk'],
@@ -73,6 +75,9 @@ export function Frame() {
           </button>
         </div>
       </header>
+      <Suspense fallback={null}>
+        <Palette />
+      </Suspense>
       <main id="main" className="flex flex-1 flex-col">
         <Outlet />
       </main>

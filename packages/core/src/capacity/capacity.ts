@@ -102,7 +102,8 @@ function reconcile<K extends string>(
   ) as Record<K, Estimate>;
 }
 
-const liftIds: Readonly<Record<string, Lift>> = {
+/** by movement id: the lift its max is */
+export const liftTests: Readonly<Record<string, Lift>> = {
   'back-squat': 'backSquat',
   deadlift: 'deadlift',
   'strict-press': 'strictPress',
@@ -111,7 +112,8 @@ const liftIds: Readonly<Record<string, Lift>> = {
   snatch: 'snatch',
   'bent-over-row': 'row',
 };
-const setIds: Readonly<Record<string, BestSet>> = {
+/** by movement id: the set its best is */
+export const setTests: Readonly<Record<string, BestSet>> = {
   'strict-pull-up': 'strictPullUp',
   'push-up': 'pushUp',
   'ring-dip': 'dip',
@@ -142,7 +144,7 @@ export function estimateCapacity(athlete: Athlete): Capacity {
     ownMaxes[id] = max;
     const { limit } = movementOf(id);
     if (max <= 0) continue;
-    if (liftIds[id]) liftsSeen.push({ key: liftIds[id], value: max, spread: reps <= 5 ? spreadOfMeasure : 0.06 });
+    if (liftTests[id]) liftsSeen.push({ key: liftTests[id], value: max, spread: reps <= 5 ? spreadOfMeasure : 0.06 });
     else if (limit.by === 'lift') liftsSeen.push({ key: limit.lift, value: max / limit.ratio, spread: 0.09 });
   }
   const ownBests: Record<string, number> = {};
@@ -150,7 +152,7 @@ export function estimateCapacity(athlete: Athlete): Capacity {
   for (const [id, reps] of Object.entries(athlete.bestSets)) {
     ownBests[id] = reps;
     const { limit } = movementOf(id);
-    if (setIds[id]) setsSeen.push({ key: setIds[id], value: Math.max(leastReps, reps), spread: spreadOfMeasure });
+    if (setTests[id]) setsSeen.push({ key: setTests[id], value: Math.max(leastReps, reps), spread: spreadOfMeasure });
     else if (limit.by === 'set') setsSeen.push({ key: limit.set, value: Math.max(leastReps, reps / limit.ratio), spread: 0.25 });
   }
 
