@@ -17,6 +17,7 @@ export const archiveHeadSchema = z.object({
     units: z.enum(['kg', 'lb']),
     firstDay: z.union([z.literal(0), z.literal(1)]),
     rules: z.record(z.string(), z.string()),
+    tiers: z.array(z.string().max(80)).max(12).default([]),
   }),
 });
 export type ArchiveHead = z.infer<typeof archiveHeadSchema>;

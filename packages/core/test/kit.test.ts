@@ -226,3 +226,33 @@ describe('readAthlete', () => {
     expect(athlete.maxes['clean']!.kg).toBeCloseTo(61.235, 3);
   });
 });
+
+describe('lent equipment', () => {
+  test('is there until it goes back, and asked about afterwards', () => {
+    const line = 'kettlebell 16 kg, lent until 2026-12-24';
+    expect(readKit([line], { today: '2026-12-01' })).toMatchObject({
+      items: [{ kind: 'kettlebell', grams: 16000 }],
+      problems: [],
+      understood: [expect.stringMatching(/16 kg, lent until 2026-12-24$/)],
+    });
+    expect(readKit([line], { today: '2026-12-25' }).problems).toMatchObject([
+      { code: 'overdue', message: '“kettlebell 16 kg” was lent until 2026-12-24: is it still there?' },
+    ]);
+    expect(readKit(['rings (borrowed until 2026-12-24)']).items).toEqual([expect.objectContaining({ kind: 'rings' })]);
+    expect(readKit(['rope, lent until Christmas']).problems.length + readKit(['rope, lent until Christmas']).items.length).toBeGreaterThan(0);
+  });
+  test('a file says so with the day that is given', () =>
+    expect(readAthlete({ name: 'Hespin', place: { kit: ['rope, lent until 2026-11-01'] } }, '2026-11-28').problems.map(({ message }) => message)).toContain(
+      '“rope” was lent until 2026-11-01: is it still there?',
+    ));
+});
+
+test('an athlete who is given a tier trains with its kit, level and minutes, and keeps what must be spared', () => {
+  const { athlete } = readAthlete(
+    { name: 'Paskelle', category: 'women', level: 'new', avoid: ['deep_knee'], tier: 'one dumbbell, trained, 30 min', place: { kit: ['rope'] } },
+    '2026-11-28',
+  );
+  expect(athlete).toMatchObject({ name: 'Paskelle', level: 'trained', timeAvailableSeconds: 1800, avoid: ['deep_knee'] });
+  expect(athlete.places[0]!.kit[0]).toMatchObject({ kind: 'dumbbell', grams: 12500 });
+  expect(athlete.assumed.join()).toMatch(/tier “one dumbbell/);
+});

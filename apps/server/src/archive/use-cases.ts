@@ -11,12 +11,12 @@ import type { Numbers } from './store';
 /** letters of a line: a version with its page */
 const longestLine = 400_000;
 
-async function* archiveText(services: Services, { id, name, timeZone, units, firstDay, rules }: Coach): AsyncGenerator<string> {
+async function* archiveText(services: Services, { id, name, timeZone, units, firstDay, rules, tiers }: Coach): AsyncGenerator<string> {
   const head: ArchiveHead = {
     gambito: 'desk',
     format: 1,
     at: services.now().toISOString(),
-    coach: { name, timeZone, units, firstDay: firstDay === 0 ? 0 : 1, rules: { ...rules } },
+    coach: { name, timeZone, units, firstDay: firstDay === 0 ? 0 : 1, rules: { ...rules }, tiers: [...tiers] },
   };
   yield `${JSON.stringify(head)}\n`;
   let lines = 0;
@@ -72,8 +72,8 @@ export async function takeArchive(services: Services, coach: Coach, body: Readab
     if (first === null || told !== count) throw bad(`It is not whole: ${count} lines, and ${told === null ? 'no end' : `${told} were written`}.`);
     return { head: first, lines: count };
   });
-  const { timeZone, units, firstDay, rules } = head.coach;
-  await services.coaches.change(coach.id, { timeZone, units, firstDay });
+  const { timeZone, units, firstDay, rules, tiers } = head.coach;
+  await services.coaches.change(coach.id, { timeZone, units, firstDay, tiers });
   await services.coaches.changeRules(coach.id, rules);
   services.wake();
   return lines;

@@ -15,6 +15,8 @@ export interface Coach {
   readonly rules: HouseRules;
   /** of the week: 0 Sunday, 1 Monday */
   readonly firstDay: number;
+  /** named by the coach; none: the usual ones */
+  readonly tiers: readonly string[];
   /** who set the instance up */
   readonly founder: boolean;
 }
@@ -34,12 +36,15 @@ export interface CoachStore {
   createFounder(coach: NewCoach): Promise<Coach>;
   /** A coach who was invited; the invitation is used up with it. @throws {Problem} not_found where it is no more; what a unique key says of the e-mail */
   createInvited(coach: NewCoach, tokenHash: string, now: Date): Promise<Coach>;
-  change(id: number, change: Partial<Pick<NewCoach, 'timeZone' | 'units' | 'passwordHash'> & { readonly firstDay: number }>): Promise<void>;
+  change(
+    id: number,
+    change: Partial<Pick<NewCoach, 'timeZone' | 'units' | 'passwordHash'> & { readonly firstDay: number; readonly tiers: string[] }>,
+  ): Promise<void>;
   /** Changes some house rules, beside what others change at the same moment. */
   changeRules(id: number, change: Readonly<Record<string, unknown>>): Promise<HouseRules>;
 }
 
-const show = ({ id, email, name, timeZone, units, rules, firstDay, founder }: CoachRow): Coach => ({
+const show = ({ id, email, name, timeZone, units, rules, firstDay, tiers, founder }: CoachRow): Coach => ({
   id,
   email,
   name,
@@ -47,6 +52,7 @@ const show = ({ id, email, name, timeZone, units, rules, firstDay, founder }: Co
   units: units === 'lb' ? 'lb' : 'kg',
   rules: readRules(rules).rules,
   firstDay: firstDay ?? 1,
+  tiers: tiers ?? [],
   founder: founder === 1,
 });
 

@@ -13,6 +13,7 @@ const columns: readonly (readonly [table: string, column: string, definition: st
   ['workouts', 'shelved', 'TINYINT AS (IF(facts IS NULL, 0, 1)) STORED'],
   ['sends', 'opened_at', 'DATETIME(3) NULL'],
   ['sessions', 'device', "VARCHAR(200) NOT NULL DEFAULT ''"],
+  ['coaches', 'tiers', "LONGTEXT NOT NULL DEFAULT '[]' CHECK (JSON_VALID(tiers))"],
   ['coaches', 'first_day', 'TINYINT UNSIGNED NOT NULL DEFAULT 1'],
 ];
 

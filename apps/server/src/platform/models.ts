@@ -17,6 +17,8 @@ export interface CoachRow extends Row<CoachRow> {
   founder: number | null;
   /** of the week: 0 Sunday, 1 Monday */
   firstDay: CreationOptional<number>;
+  /** named by the coach; none: the usual ones */
+  tiers: CreationOptional<string[]>;
 }
 export interface SessionRow extends Row<SessionRow> {
   tokenHash: string;
@@ -182,6 +184,7 @@ export function defineModels(sequelize: Sequelize): Models {
       units: string(2),
       rules: json(),
       founder: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
+      tiers: { ...json(), defaultValue: [] },
       firstDay: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
     }),
     sessions: sequelize.define<SessionRow>('sessions', {

@@ -9,8 +9,17 @@ import { changeRules } from './use-cases';
 export function ruleRoutes(plain: FastifyInstance, services: Services): void {
   coachScope(plain, services);
   const app = typed(plain);
+  const tiersAnswer = z.object({ tiers: z.array(z.string().trim().min(1).max(80, 'expected at most 80 characters')).max(12, 'expected at most 12 tiers') });
   const answer = z.object({ rules: z.record(z.string(), z.string()) });
   app.get('/rules', { schema: { summary: 'The house rules', response: { 200: answer } } }, async (request) => ({ rules: { ...coachIn(request).rules } }));
+  app.get('/tiers', { schema: { summary: 'The coach’s own tiers; none: the usual ones', response: { 200: tiersAnswer } } }, async (request) => ({
+    tiers: [...coachIn(request).tiers],
+  }));
+  app.put('/tiers', { schema: { summary: 'Name tiers', body: tiersAnswer, response: { 200: tiersAnswer } } }, async (request) => {
+    const tiers = [...new Set(request.body.tiers)];
+    await services.coaches.change(coachIn(request).id, { tiers });
+    return { tiers };
+  });
   app.put('/rules', { schema: { summary: 'Choose house rules', body: z.object({ rules: rulesFileSchema }), response: { 200: answer } } }, async (request) => ({
     rules: { ...(await changeRules(services, coachIn(request), request.body.rules)) },
   }));

@@ -42,15 +42,17 @@ export const athleteSource = (workoutId: number, { id, name, file, results }: St
   locks: locks.find(({ athleteId }) => athleteId === id)?.locks ?? none,
 });
 
-export const tierSources: readonly LaneSource[] = usualTiers.map((name, index) => ({
-  key: `t${index}`,
-  athleteId: null,
-  name,
-  sub: 'tier',
-  groups: [],
-  who: { kind: 'tier', name, category: index === 0 ? 'women' : 'men' },
-  locks: none,
-}));
+/** @param tiers named by the coach; none: the usual ones */
+export const tierSources = (tiers: readonly string[]): LaneSource[] =>
+  (tiers.length > 0 ? tiers : usualTiers).map((name, index) => ({
+    key: `t${index}`,
+    athleteId: null,
+    name,
+    sub: 'tier',
+    groups: [],
+    who: { kind: 'tier', name, category: index === 0 ? 'women' : 'men' },
+    locks: none,
+  }));
 
 /** A word to the athlete changes no version. */
 const decisions = (locks: readonly Lock[]): Lock[] => withNote(locks, '');

@@ -2,6 +2,7 @@
 import { useQueries } from '@tanstack/react-query';
 import type { Adapted } from '@gambito/core';
 import { useMemo, useRef } from 'react';
+import { useTiers } from '../api/queries';
 import { useRoom } from '../api/room';
 import type { StoredAthlete, StoredLocks } from '../api/types';
 import { core } from '../workers/core-client';
@@ -15,6 +16,8 @@ export interface Version extends LaneSource {
 }
 
 /** @param workoutId the workout these are versions of */
+const noTiers: readonly string[] = [];
+
 export function useVersions(
   workoutId: number,
   text: string,
@@ -23,7 +26,11 @@ export function useVersions(
   terms: VersionTerms,
 ): Version[] {
   const units = useRoom();
-  const sources = useMemo(() => [...athletes.map((athlete) => athleteSource(workoutId, athlete, locks)), ...tierSources], [workoutId, athletes, locks]);
+  const { data: tiers = noTiers } = useTiers();
+  const sources = useMemo(
+    () => [...athletes.map((athlete) => athleteSource(workoutId, athlete, locks)), ...tierSources(tiers)],
+    [workoutId, athletes, locks, tiers],
+  );
   const answers = useQueries({ queries: sources.map((source) => versionQuery({ text, units }, source, terms, core)) });
   // the lane and the panel stay as they are until the next version is there, so that nothing closes under the coach's hand
   const shown = useRef(new Map<string, Adapted>());

@@ -43,7 +43,8 @@ export const useLibrary = (asked: LibraryAsked) =>
     getNextPageParam: ({ next }) => next,
     placeholderData: keepPreviousData,
   });
-export const useWorkout = (id: number) => useQuery({ queryKey: ['workouts', id], queryFn: () => api<StoredWorkout>(`/workouts/${id}`) });
+export const useWorkout = (id: number, enabled = true) =>
+  useQuery({ queryKey: ['workouts', id], queryFn: () => api<StoredWorkout>(`/workouts/${id}`), enabled });
 export const useRevisions = (id: number) =>
   useQuery({
     queryKey: ['workouts', id, 'revisions'],
@@ -56,8 +57,12 @@ export const useRevisionText = (id: number, revision: number) =>
     queryFn: async () => (await api<{ text: string }>(`/workouts/${id}/revisions/${revision}`)).text,
     staleTime: Infinity,
   });
-export const useLocks = (id: number) =>
-  useQuery({ queryKey: ['workouts', id, 'locks'], queryFn: async () => (await api<{ locks: StoredLocks[] }>(`/workouts/${id}/locks`)).locks });
+export const useLocks = (id: number, enabled = true) =>
+  useQuery({
+    queryKey: ['workouts', id, 'locks'],
+    queryFn: async () => (await api<{ locks: StoredLocks[] }>(`/workouts/${id}/locks`)).locks,
+    enabled,
+  });
 export const useSends = (id: number) =>
   useQuery({
     queryKey: ['workouts', id, 'sends'],
@@ -72,6 +77,8 @@ export const useResults = (id: number) =>
   useQuery({ queryKey: ['athletes', id, 'results'], queryFn: async () => (await api<{ results: ListedResult[] }>(`/athletes/${id}/results`)).results });
 export const useRules = () =>
   useQuery({ queryKey: ['rules'], queryFn: async () => ({ ...defaultRules, ...(await api<{ rules: HouseRules }>('/rules')).rules }) });
+/** the coach's own, or the usual ones */
+export const useTiers = () => useQuery({ queryKey: ['tiers'], queryFn: async () => (await api<{ tiers: string[] }>('/tiers')).tiers });
 export const useAthletePage = (token: string) => useQuery({ queryKey: ['a', token], queryFn: () => api<AthletePage>(`/a/${token}`), retry: 1 });
 
 /** Deleting is undone by one click on the message that follows. */

@@ -23,6 +23,7 @@ export interface AthleteForm {
   readonly units: string;
   readonly timeAvailable: string;
   readonly groups: string;
+  readonly tier: string;
   readonly notes: string;
   readonly lifts: string;
   readonly bestSets: string;
@@ -50,6 +51,7 @@ export const emptyForm: AthleteForm = {
   units: 'kg',
   timeAvailable: '',
   groups: '',
+  tier: '',
   notes: '',
   lifts: '',
   bestSets: '',
@@ -78,6 +80,7 @@ const plainKeys = [
   ['reach', 'reach'],
   ['born', 'born'],
   ['timeAvailable', 'time_available'],
+  ['tier', 'tier'],
   ['notes', 'notes'],
 ] as const;
 /** Fields of one movement or effort a line, how each is read, and where it stands in the file. */

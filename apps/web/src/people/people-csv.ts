@@ -30,6 +30,7 @@ export const columns: readonly Column[] = [
   field('units', 'units', ['unit']),
   field('time available', 'timeAvailable', ['minutes', 'time']),
   field('groups', 'groups', ['group', 'class', 'team']),
+  field('tier', 'tier'),
   field('notes', 'notes', ['note', 'remarks']),
   { heading: 'avoids', also: ['avoid'], of: 'avoid' },
   lines('lifts', 'lifts', ['maxes']),

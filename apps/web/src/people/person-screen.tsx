@@ -89,6 +89,7 @@ function Who({ person }: { person: PersonForm }) {
         <TextField person={person} name="reach" label="Reach" hint="of the raised hand, such as 212 cm" />
       </div>
       <TextField person={person} name="groups" label="Groups" hint="such as ferry crew, new" />
+      <TextField person={person} name="tier" label="Tier" hint="trains as this tier: one dumbbell, newer, 30 min" />
       <TextField person={person} name="notes" label="Notes" />
       <AvoidField person={person} />
       <div className="grid grid-cols-2 gap-3">

@@ -1,61 +1,15 @@
 /** A tier is kit × ability × minutes: a pseudo-athlete read from a few words such as "one dumbbell, newer, 30 min". */
 import type { Athlete, Level } from '../athlete/athlete';
+import { tierOf } from '../athlete/tier';
 import { referenceAthlete } from '../capacity/reference-athlete';
 import type { Place } from '../kit/kit';
-import { readKit } from '../kit/read-kit';
 import type { Category } from '../workout/workout';
-
-const kits: readonly [RegExp, (category: Category) => string[]][] = [
-  [/\bno kit\b|\bempty\b|\bbodyweight\b/, () => ['wall', 'chair 45 cm']],
-  [/\bone dumbbell\b|\bsingle dumbbell\b/, (category) => [`dumbbell ${category === 'men' ? 20 : 12.5} kg`, 'wall', 'chair 45 cm']],
-  [
-    /\blittle kit\b|\bsome kit\b|\bhome kit\b/,
-    (category) => [
-      `dumbbell ${category === 'men' ? 17.5 : 10} kg x 2`,
-      `kettlebell ${category === 'men' ? 24 : 16} kg`,
-      'pull-up bar',
-      'rope',
-      'wall',
-      'chair 45 cm',
-      'run route 200 m, 400 m',
-    ],
-  ],
-  [
-    /\bfull kit\b|\bgarage\b|\bgym\b/,
-    (category) => [
-      `barbell ${category === 'men' ? 20 : 15} kg, plates 2x20 2x15 4x10 2x5 2x2.5 2x1.25 kg`,
-      'adjustable dumbbell 5-40 kg step 2.5 x 2',
-      'kettlebell 16 kg',
-      'kettlebell 24 kg',
-      'pull-up bar',
-      'rings',
-      'box 50 cm',
-      'box 60 cm',
-      'rope',
-      'rowing machine',
-      'air bike',
-      'run route 200 m, 400 m',
-      'wall',
-      'bench',
-    ],
-  ],
-];
 
 export const usualTiers: readonly string[] = ['no kit, newer, 30 min', 'one dumbbell, trained, 30 min', 'full kit, competitive, 60 min'];
 
 export function tierAthlete(name: string, category: Category): { athlete: Athlete; place: Place } {
-  const words = name.toLowerCase();
-  const level: Level = /\bnewer\b|\bbeginner\b/.test(words)
-    ? 'newer'
-    : /\bnew\b/.test(words)
-      ? 'new'
-      : /\bcompetitive\b|\bvery fit\b|\badvanced\b/.test(words)
-        ? 'competitive'
-        : 'trained';
-  const minutes = /(\d+)\s*min/.exec(words);
-  const kit = kits.find(([pattern]) => pattern.test(words))?.[1](category) ?? ['wall', 'chair 45 cm'];
-  const place: Place = { name: name, floor: { lengthM: 4, widthM: 3 }, ceilingM: 2.8, noise: 'normal', kit: readKit(kit).items };
-  return { athlete: { ...referenceAthlete(category), name, level, timeAvailableSeconds: minutes ? Number(minutes[1]) * 60 : null, places: [place] }, place };
+  const { level, timeAvailableSeconds, place } = tierOf(name, category);
+  return { athlete: { ...referenceAthlete(category), name, level, timeAvailableSeconds, places: [place] }, place };
 }
 
 export interface NearTier {

@@ -10,6 +10,7 @@ import { avoidNames, levels, type Athlete, type AvoidName, type KnownMax, type L
 import { entriesOf, isPlain, mostEntries, type AthleteProblem, type Plain, type Tell } from './file';
 import { readBest, readDurationOf, readLength, readMass, readMax, textOf } from './measures';
 import { readPlace } from './read-place';
+import { tierOf } from './tier';
 
 export type { AthleteProblem } from './file';
 export interface ReadAthlete {
@@ -164,7 +165,7 @@ function readBody(file: Plain, units: MassUnit, assumed: string[], tell: Tell): 
 }
 
 const known =
-  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread groups lent'.split(
+  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread groups tier'.split(
     ' ',
   );
 
@@ -192,10 +193,13 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
   if (isSaid(file['reach']) && reach === null)
     tell('warning', 'reach', `“${textOf(file['reach'])}” is no reach; expected the height of the raised hand such as “212 cm”.`);
   tellUnread(file['unread'], tell);
+  const tier = isSaid(file['tier']) ? tierOf(textOf(file['tier']).slice(0, 80), body.category) : null;
+  if (tier) assumed.push(`tier “${tier.place.name}”: its kit, level and minutes in place of the athlete’s own`);
   return {
     athlete: {
       name: textOf(file['name']) || 'Athlete',
       ...body,
+      ...(tier ? { level: tier.level } : {}),
       ageYears: readAge(file, today, tell),
       units,
       maxes: readMaxes(file['maxes'], units, tell),
@@ -206,8 +210,12 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
       reachM: reach,
       limits: { squatDepth: textOf(limits['squat_depth']) || null, reach: textOf(limits['reach']) || null },
       prefer: Object.fromEntries(entriesOf(file['prefer']).map(([key, value]) => [key, textOf(value)])),
-      timeAvailableSeconds: time === null || time > 0 ? time : null,
-      places: rawPlaces.length > 0 ? rawPlaces.map((each) => readPlace(each, tell, { category: body.category, units })) : [barePlace],
+      timeAvailableSeconds: tier ? tier.timeAvailableSeconds : time === null || time > 0 ? time : null,
+      places: tier
+        ? [tier.place]
+        : rawPlaces.length > 0
+          ? rawPlaces.map((each) => readPlace(each, tell, { category: body.category, units, today }))
+          : [barePlace],
       results: readResults(file['results'], tell),
       assumed,
     },

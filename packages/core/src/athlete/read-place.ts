@@ -8,7 +8,7 @@ import { isPlain, type Tell } from './file';
 const known = ['name', 'floor', 'ceiling', 'noise', 'kit', 'to_street'];
 const noises: readonly Place['noise'][] = ['free', 'normal', 'quiet'];
 
-export function readPlace(raw: unknown, tell: Tell, options: { category?: Category; units?: 'kg' | 'lb' } = {}): Place {
+export function readPlace(raw: unknown, tell: Tell, options: { category?: Category; units?: 'kg' | 'lb'; today?: string } = {}): Place {
   if (!isPlain(raw)) return barePlace;
   const floor = readFloor(raw['floor']);
   if (raw['floor'] !== undefined && textOf(raw['floor']) !== '' && !floor)

@@ -11,7 +11,7 @@ import type { KitItem } from './kit';
 import { describeItems } from './describe-items';
 
 export interface KitProblem {
-  readonly code: 'unknown_item' | 'odd_plate' | 'no_mass' | 'assumed' | 'unread_figure';
+  readonly code: 'unknown_item' | 'odd_plate' | 'no_mass' | 'assumed' | 'unread_figure' | 'overdue';
   readonly line: number;
   readonly text: string;
   readonly message: string;
@@ -21,6 +21,8 @@ export interface KitOptions {
   readonly category?: Category;
   /** what a mass without a unit is in, where it can only be a mass (`pair of 20s`) */
   readonly units?: 'kg' | 'lb';
+  /** ISO date: what was lent until before it is asked about */
+  readonly today?: string;
 }
 export interface ReadKit {
   readonly items: readonly KitItem[];
@@ -32,6 +34,13 @@ export interface ReadKit {
 const mostSteps = 120;
 const mostLines = 300;
 const mostLength = 400;
+
+/** `kettlebell 16 kg, lent until 2026-12-24`: it is there, and goes back. */
+const lentUntil = /\s*[,;(]?\s*(?:lent|borrowed|on loan)\s+(?:until|till|to)\s+(\d{4}-\d{2}-\d{2})\)?\s*$/i;
+function takeLoan(line: string): { text: string; until: string | null } {
+  const found = lentUntil.exec(line);
+  return { text: found ? line.slice(0, found.index) : line, until: found?.[1] ?? null };
+}
 
 interface Piece {
   readonly text: string;
@@ -135,7 +144,7 @@ export function readKit(lines: readonly string[], options: KitOptions = {}): Rea
   const problems: KitProblem[] = [];
   const understood: string[] = [];
   lines.slice(0, mostLines).forEach((raw, index) => {
-    const line = raw.slice(0, mostLength).replace(/^\s*[-*•]\s+/, '');
+    const { text: line, until } = takeLoan(raw.slice(0, mostLength).replace(/^\s*[-*•]\s+/, ''));
     if (raw.length > mostLength)
       problems.push({
         code: 'unknown_item',
@@ -148,7 +157,10 @@ export function readKit(lines: readonly string[], options: KitOptions = {}): Rea
       items.push(...each.items);
       problems.push(...each.problems.map((problem) => ({ ...problem, line: index + 1, text: piece.text })));
     }
-    understood.push(describeItems(told.flatMap((each) => each.items)));
+    if (until !== null && options.today !== undefined && until < options.today)
+      problems.push({ code: 'overdue', line: index + 1, text: raw, message: `“${line.trim()}” was lent until ${until}: is it still there?` });
+    const words = describeItems(told.flatMap((each) => each.items));
+    understood.push(until !== null && words !== '' ? `${words}, lent until ${until}` : words);
   });
   if (lines.length > mostLines)
     problems.push({ code: 'unknown_item', line: mostLines, text: '', message: `A kit of ${lines.length} lines; the first ${mostLines} are read.` });
