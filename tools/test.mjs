@@ -93,6 +93,8 @@ await orRefuse(async () => {
       'gambito_jest_restored',
       'gambito_jest_empty',
       'gambito_jest_cases',
+      'gambito_jest_library',
+      'gambito_jest_moves',
       'gambito_e2e',
     ])
       database.create(name);

@@ -5,7 +5,7 @@ import { addAthlete, addWorkout, cookieOf, openInstance, password, sendTo, squal
 
 let instance: Instance;
 beforeAll(async () => {
-  instance = await openInstance('gambito_jest_hands');
+  instance = await openInstance('gambito_jest_moves');
 }, 120_000);
 afterAll(() => instance.close());
 

@@ -5,7 +5,7 @@ import { addAthlete, addWorkout, cookieOf, openInstance, password, sendTo, squal
 let instance: Instance;
 let desk: Desk;
 beforeAll(async () => {
-  instance = await openInstance('gambito_jest_demo');
+  instance = await openInstance('gambito_jest_library');
 }, 120_000);
 afterAll(() => instance.close());
 

@@ -38,7 +38,12 @@ describe('people as a table', () => {
     expect(problems).toEqual(['Not read, and kept as typed in each file: “phone”.']);
     expect(rows.map(({ blocked }) => blocked)).toEqual([null, 'no name', 'this name stands in an earlier row']);
     expect(rows[0]!.remarks.join(' ')).toMatch(/zibble 3/);
-    expect(rows[0]!.file).toMatchObject({ maxes: { back_squat: '80 kg' }, unread: { maxes: ['zibble 3'], columns: ['phone: 0123'] } });
+    expect(rows[0]!.remarks[0]).toBe('level: “splendid” is not known; expected new, newer, trained, competitive.');
+    expect(rows[0]!.file).toMatchObject({
+      level: 'trained',
+      maxes: { back_squat: '80 kg' },
+      unread: { maxes: ['zibble 3'], columns: ['phone: 0123', 'level: splendid'] },
+    });
   });
   test('a file without headings says what was expected', () => {
     expect(readPeople('Hespin,trained\nOstrame,new', [], today)).toEqual({ rows: [], problems: [expect.stringMatching(/^Expected a first row of headings/)] });

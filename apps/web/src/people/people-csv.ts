@@ -73,7 +73,31 @@ export interface PeopleSheet {
   readonly problems: readonly string[];
 }
 
+/** Fields that are one of a few words; another word is kept beside as typed, and the field stays what it was. */
+const choices: Readonly<Record<string, readonly string[]>> = {
+  category: ['women', 'men'],
+  level: ['new', 'newer', 'trained', 'competitive'],
+  units: ['kg', 'lb'],
+  noise: ['free', 'normal', 'quiet'],
+};
 const spelled: Readonly<Record<string, string>> = { f: 'women', female: 'women', woman: 'women', w: 'women', m: 'men', male: 'men', man: 'men' };
+
+/** @returns null where it is none of the words there are */
+function choiceOf(key: string, cell: string): string | null {
+  const words = choices[key];
+  if (!words) return cell;
+  const word = cell.toLowerCase();
+  const meant = key === 'category' ? (spelled[word] ?? word) : word;
+  return words.includes(meant) ? meant : null;
+}
+/** Cells of a few words that are none of them. */
+function strangeWords(headings: readonly string[], cells: readonly string[]): { heading: string; cell: string; words: readonly string[] }[] {
+  return headings.flatMap((heading, at) => {
+    const [column, cell] = [columnFor(heading), cells[at] ?? ''];
+    const words = column && column.of !== 'avoid' ? choices[column.key] : undefined;
+    return column && column.of !== 'avoid' && words && cell !== '' && choiceOf(column.key, cell) === null ? [{ heading, cell, words }] : [];
+  });
+}
 
 /** The form with what the cells say; an empty cell says nothing. */
 function filledForm(form: AthleteForm, headings: readonly string[], cells: readonly string[]): AthleteForm {
@@ -87,7 +111,8 @@ function filledForm(form: AthleteForm, headings: readonly string[], cells: reado
           .split('\n')
           .map((word) => word.replaceAll(' ', '_')),
       };
-    const value = column.list ? listOf(cell) : column.of === 'athlete' && column.key === 'category' ? (spelled[cell.toLowerCase()] ?? cell) : cell;
+    const value = column.list ? listOf(cell) : choiceOf(column.key, cell);
+    if (value === null) return filled;
     if (column.of === 'athlete') return { ...filled, [column.key]: value };
     const [today, ...others] = filled.places;
     return { ...filled, places: [{ ...today!, [column.key]: value }, ...others] };
@@ -108,7 +133,8 @@ function readRow(sheet: Sheet, at: number, people: ReadonlyMap<string, StoredAth
   const known = people.get(named.toLowerCase()) ?? null;
   const form = filledForm(known ? formOf(known.file) : nobody, sheet.headings, cells);
   const { problems } = readForm(form, known?.file ?? {}, today);
-  const beside = keptBeside(sheet.headings, cells);
+  const strange = strangeWords(sheet.headings, cells);
+  const beside = [...keptBeside(sheet.headings, cells), ...strange.map(({ heading, cell }) => `${heading}: ${cell}`)];
   const file = fileOf(form, known?.file ?? {});
   const blocked = named === '' ? 'no name' : seen.has(named.toLowerCase()) ? 'this name stands in an earlier row' : null;
   seen.add(named.toLowerCase());
@@ -117,7 +143,10 @@ function readRow(sheet: Sheet, at: number, people: ReadonlyMap<string, StoredAth
     name: named,
     known,
     file: beside.length > 0 ? { ...file, unread: { ...(file['unread'] as object | undefined), columns: beside } } : file,
-    remarks: Object.entries(problems).flatMap(([key, message]) => (key === 'name' ? [] : [message])),
+    remarks: [
+      ...strange.map(({ heading, cell, words }) => `${heading}: “${cell}” is not known; expected ${words.join(', ')}.`),
+      ...Object.entries(problems).flatMap(([key, message]) => (key === 'name' ? [] : [message])),
+    ],
     blocked,
   };
 }

@@ -1,0 +1,192 @@
+/** The coach's desk beside writing and adapting: people by the dozen, the library, the week, a version by hand, and a desk that moves house. */
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { accessible, fresh, open, saved } from './desk';
+
+/** One more coach, with an empty desk: what is tried there changes nobody else's. */
+async function newcomer(page: Page, browser: Browser, name: string): Promise<Page> {
+  await open(page);
+  await page.goto('/account');
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const link = await page.getByLabel('The invitation, shown once').inputValue();
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(new URL(link).pathname);
+  await other.getByRole('button', { name: 'Start' }).click();
+  await expect(other.getByRole('alert').first()).toContainText('Expected a name');
+  await other.getByLabel('Name').fill(name);
+  await other.getByLabel('E-mail').fill(`${name.toLowerCase()}${Date.now()}@lanterns.example`);
+  await other.getByLabel('Password').fill('a long lantern');
+  await other.getByRole('button', { name: 'Start' }).click();
+  await expect(other.getByRole('heading', { name: /^Today/ })).toBeVisible();
+  return other;
+}
+
+const table = `name,level,groups,kit,phone
+Hespe,trained,"crew, early","dumbbell 10 kg x 2; rope",012
+Orlo,splendid,crew,"zibble 3",
+,trained,,,
+Hespe,new,,,`;
+
+test('people come from a table, rows that cannot be taken stay out, are changed by the dozen, and all of it is undone', async ({ page, browser }) => {
+  const desk = await newcomer(page, browser, 'Sella');
+  await desk.goto('/people/import');
+  await desk.getByRole('textbox', { name: 'Table of people' }).fill(table);
+  await expect(desk.getByText('4 rows: 2 new, 0 changed, 2 left out')).toBeVisible();
+  await expect(desk.getByRole('row', { name: /no name/ })).toBeVisible();
+  await expect(desk.getByText('Not read, and kept as typed in each file: “phone”.')).toBeVisible();
+  await expect(desk.getByRole('row', { name: /Orlo/ })).toContainText('zibble');
+  await accessible(desk);
+  await desk.getByRole('button', { name: 'Take in 2' }).click();
+  await expect(desk.getByRole('link', { name: 'Hespe' })).toBeVisible();
+  await desk.keyboard.press('a');
+  await desk.getByLabel('Add to the group').fill('night watch');
+  await desk.getByRole('button', { name: 'Change 2' }).click();
+  await expect(desk.getByRole('button', { name: 'night watch 2' })).toBeVisible();
+  await desk.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(desk.getByRole('button', { name: 'night watch 2' })).toBeHidden();
+  await desk.getByRole('button', { name: 'early 1' }).click();
+  await expect(desk.getByRole('row')).toHaveCount(2);
+});
+
+test('a desk moves house: its archive goes into an empty one, and the board is the same', async ({ page, browser }) => {
+  const from = await newcomer(page, browser, 'Oldhouse');
+  const person = await (await from.request.post('/api/athletes', { data: { file: { name: 'Brask', category: 'men', level: 'trained' } } })).json();
+  const workout = await (
+    await from.request.post('/api/workouts', { data: { text: '# Weir\nAMRAP 10:00\n10 push-up\n10 air squat\nwindow: 6-30 rounds' } })
+  ).json();
+  await from.request.post(`/api/workouts/${workout.id}/scores`, { data: { athleteId: person.id, score: '9+4' } });
+  await from.goto('/account');
+  const [download] = await Promise.all([from.waitForEvent('download'), from.getByRole('link', { name: 'Save the desk' }).click()]);
+  const archive = readFileSync(await download.path());
+  const to = await newcomer(page, browser, 'Newhouse');
+  await to.goto('/account');
+  await to.getByLabel('Archive of a desk').setInputFiles({ name: 'broken.gz', mimeType: 'application/gzip', buffer: archive.subarray(0, 400) });
+  await expect(to.getByText(/no archive of a desk that can be taken/)).toBeVisible();
+  await to.getByLabel('Archive of a desk').setInputFiles({ name: 'desk.gz', mimeType: 'application/gzip', buffer: archive });
+  await expect(to.getByText(/The desk is taken in/)).toBeVisible();
+  const rowsOf = async (desk: Page): Promise<unknown> => {
+    const { workouts } = await (await desk.request.get('/api/workouts')).json();
+    const { boards } = await (await desk.request.get(`/api/workouts/${workouts[0].id}/board`)).json();
+    return boards[0].rows.map(({ athlete, score, index, verdict, rank }: Record<string, unknown>) => ({ athlete, score, index, verdict, rank }));
+  };
+  await expect.poll(() => rowsOf(to), { timeout: 30_000 }).toEqual(await rowsOf(from));
+});
+
+test('the library: narrowed, tagged, thrown away and put back; an earlier text stands beside the one there is, and is taken again', async ({ page }) => {
+  const address = await fresh(page, '# Shoal Marker\nfor time, cap 10:00\n50 goblet squat @ 16/12 kg\n');
+  await page.goto(`${address}/write`);
+  await page.getByLabel('Add a tag').fill('marked');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Take off marked' })).toBeVisible();
+  const text = page.getByRole('textbox', { name: 'Workout text' });
+  await text.click();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.type('30 sit-up');
+  await saved(page);
+  await page.getByRole('button', { name: 'Earlier' }).click();
+  await expect(page.getByLabel('That text, beside the one that stands').locator('del')).toContainText('30 sit-up');
+  await accessible(page);
+  await page.getByRole('button', { name: 'Take this text again' }).click();
+  await expect(text).not.toContainText('sit-up');
+  await saved(page);
+  await page.goto('/workouts?tag=marked');
+  await expect(page.getByRole('link', { name: 'Shoal Marker' })).toBeVisible();
+  await page.getByLabel('With the movement').fill('goblet squat');
+  await expect(page.getByRole('link', { name: 'Shoal Marker' })).toBeVisible();
+  await page.getByLabel('any kind').selectOption('amrap');
+  await expect(page.getByText('None like that')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await page.getByRole('button', { name: 'Delete Shoal Marker' }).click();
+  await page.getByRole('button', { name: 'Bin', exact: true }).click();
+  await page.getByRole('button', { name: 'Put Shoal Marker back' }).first().click();
+  await page.getByRole('button', { name: 'Leave the bin' }).click();
+  await expect(page.getByRole('link', { name: 'Shoal Marker' })).toBeVisible();
+});
+
+test('the week: a workout is moved by a key, what collides is said, and it is moved back', async ({ page, browser }) => {
+  const desk = await newcomer(page, browser, 'Weekly');
+  for (const [day, text] of [
+    ['2026-12-01', '# Ropes\nAMRAP 9:00\n8 pull-up'],
+    ['2026-12-03', '# Hooks\nAMRAP 9:00\n8 toes-to-bar'],
+  ])
+    // prettier-ignore
+    await desk.request.post('/api/workouts', { data: { text, day } });
+  await desk.goto('/week?day=2026-12-02');
+  const card = desk.getByRole('button', { name: 'Hooks, open' });
+  await expect(card).toBeVisible();
+  await expect(desk.getByText(/grip on grip/)).toHaveCount(0);
+  await card.focus();
+  await desk.keyboard.press('Alt+ArrowLeft');
+  await expect(desk.getByRole('region', { name: 'Wed 2 Dec' })).toContainText('grip on grip: Ropes the day before');
+  await accessible(desk);
+  await desk.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(desk.getByRole('region', { name: 'Thu 3 Dec' })).toContainText('Hooks');
+});
+
+test('a version by hand, a note, and all of them on a sheet; the athlete reads both', async ({ page }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
+  await page.goto(`${address}/adapt`);
+  await expect(page.getByRole('status', { name: 'The class' })).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('t');
+  await page.getByRole('table').getByRole('button', { name: 'Lumerik' }).click();
+  const panel = page.getByRole('complementary', { name: 'Version of Lumerik' });
+  await panel.getByRole('button', { name: 'Write it by hand' }).click();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.insertText('AMRAP 8:00\n6 dumbbell row @ 40 kg\n9 air squat');
+  await panel.getByRole('button', { name: 'Take this text' }).click();
+  await expect(panel.getByText('written by hand').first()).toBeVisible();
+  await expect(panel.getByRole('list', { name: 'Warnings' })).toContainText('by hand: there is');
+  await panel.getByLabel('Note to Lumerik').fill('Mind the hatch.');
+  await panel.getByLabel('Note to Lumerik').blur();
+  await panel.getByLabel('Beside').selectOption({ label: 'Orvenna' });
+  await expect(panel.getByRole('region', { name: 'Compare' })).toContainText('Orvenna');
+  await accessible(page);
+  await page.goto(`${address}/sheet`);
+  await expect(page.getByRole('article').filter({ hasText: 'Lumerik' })).toContainText('AMRAP 8:00', { timeout: 60_000 });
+  const { athletes } = await (await page.request.get('/api/athletes?results=no')).json();
+  const { id } = athletes.find(({ name }: { name: string }) => name === 'Lumerik');
+  const { sends } = await (await page.request.post(`/api${address}/sends`, { data: { athleteIds: [id] } })).json();
+  await page.goto(`/a/${sends.find(({ athleteId }: { athleteId: number }) => athleteId === id).token}`);
+  await expect(page.getByText('Mind the hatch.')).toBeVisible();
+  await expect(page.getByText('AMRAP 8:00')).toBeVisible();
+});
+
+test('the intent is stated by clicks and stands in the text; Ctrl K goes anywhere', async ({ page }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat\n');
+  await page.goto(`${address}/write`);
+  await page.getByRole('button', { name: 'heavy' }).click();
+  await page.getByRole('button', { name: 'pulling' }).click();
+  const text = page.getByRole('textbox', { name: 'Workout text' });
+  await expect(text).toContainText('intent: heavy, pulling must stay');
+  await page.getByLabel('Instead of pull-up').fill('ring row');
+  await page.keyboard.press('Enter');
+  await expect(text).toContainText('8 pull-up | ring row');
+  await page.getByRole('button', { name: /as the reference does it/ }).click();
+  await expect(text).toContainText(/window: \d+-\d+ rounds/);
+  await saved(page);
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('Quillume');
+  await expect(page.getByRole('option', { name: 'Quillume' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Quillume' })).toBeVisible();
+});
+
+test.describe('every screen can be used by everybody', () => {
+  // by day most of them are looked at where they are tried
+  const few = ['/week', '/workouts/import', '/people/new'];
+  const all = ['/', '/week', '/workouts', '/workouts/import', '/people', '/people/import', '/people/new', '/rules', '/account'];
+  const steps = ['write', 'adapt', 'send', 'board'];
+  for (const [theme, screens, ofWorkout] of [
+    ['light', few, ['sheet']],
+    ['dark', all, steps],
+  ] as const)
+    test(`${theme} colours`, async ({ page }) => {
+      const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
+      await page.evaluate((chosen) => localStorage.setItem('gambito.theme', chosen), theme);
+      for (const path of [...screens, ...ofWorkout.map((step) => `${address}/${step}`)]) {
+        await page.goto(path);
+        await page.getByRole('heading', { level: 1 }).first().waitFor();
+        await accessible(page);
+      }
+    });
+});
