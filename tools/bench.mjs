@@ -12,6 +12,8 @@ if (process.argv[2] === 'studies') {
 }
 // `npm run bench -- mutants` makes each rule of adaptation wrong once
 if (process.argv[2] === 'mutants') process.exit(spawnSync(process.execPath, [join(root, 'bench/mutants.mjs')], { stdio: 'inherit', cwd: root }).status ?? 1);
+// `npm run bench -- desk` is how the coach's screens feel, against a running demo
+if (process.argv[2] === 'desk') process.exit(spawnSync(process.execPath, [join(root, 'bench/desk.mjs')], { stdio: 'inherit', cwd: root }).status ?? 1);
 // `npm run bench -- load` is twenty coaches and five hundred athletes
 if (process.argv[2] === 'load')
   process.exit(spawnSync(process.execPath, [join(root, 'bench/fire/load.mjs'), ...process.argv.slice(3)], { stdio: 'inherit', cwd: root }).status ?? 1);

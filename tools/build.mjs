@@ -46,6 +46,7 @@ if (canBuild && wants('server')) {
 if (wants('web')) {
   const { build } = await import('vite');
   await build({ root: join(root, 'apps/web'), logLevel: 'warn' });
+  await build({ root: join(root, 'apps/web'), configFile: join(root, 'apps/web/vite.athlete.config.ts'), logLevel: 'warn' });
 }
 
 /** What a folder holds, hashed: readings made with another model are made anew. */

@@ -1,11 +1,12 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, Suspense, type ReactNode } from 'react';
-import { BrowserRouter, Navigate, Outlet, Route, Routes, useLocation } from 'react-router';
-import { Toaster } from 'sonner';
-import { ApiError } from './api/client';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { lazy, type ReactNode } from 'react';
+import { BrowserRouter, Navigate, Outlet, Route, Routes } from 'react-router';
+import { queryClient } from './api/query-client';
 import { useMe } from './api/queries';
 import { Frame } from './shell/frame';
-import { Boundary } from './ui/boundary';
+import { NotFound } from './shell/not-found';
+import { Screen, Waiting } from './shell/screen';
+import { Messages } from './ui/messages';
 import { Failed, Loading } from './ui/states';
 
 const DeskScreen = lazy(async () => ({ default: (await import('./desk/desk-screen')).DeskScreen }));
@@ -25,18 +26,6 @@ const BoardScreen = lazy(async () => ({ default: (await import('./board/board-sc
 const AccountScreen = lazy(async () => ({ default: (await import('./account/account-screen')).AccountScreen }));
 const LoginScreen = lazy(async () => ({ default: (await import('./shell/login-screen')).LoginScreen }));
 const JoinScreen = lazy(async () => ({ default: (await import('./shell/join-screen')).JoinScreen }));
-const AthleteScreen = lazy(async () => ({ default: (await import('./athlete/athlete-screen')).AthleteScreen }));
-const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
-
-const client = new QueryClient({
-  defaultOptions: {
-    queries: {
-      staleTime: 10_000,
-      refetchOnWindowFocus: true,
-      retry: (count, error) => !(error instanceof ApiError && error.problem.status >= 400 && error.problem.status < 500) && count < 2,
-    },
-  },
-});
 
 function SignedIn() {
   const { data: me, error, refetch } = useMe();
@@ -44,25 +33,12 @@ function SignedIn() {
   if (!me) return <Loading />;
   return me.signedIn ? <Outlet /> : <Navigate to="/login" replace />;
 }
-const Waiting = ({ children }: { children: ReactNode }) => <Suspense fallback={<Loading />}>{children}</Suspense>;
-/** A screen that fails leaves the frame standing; another address clears it. */
-function Screen({ children }: { children: ReactNode }) {
-  const { pathname } = useLocation();
-  return (
-    <Boundary what="This screen" resetKeys={[pathname]}>
-      <Waiting>{children}</Waiting>
-    </Boundary>
-  );
-}
-
 const screen = (element: ReactNode): ReactNode => <Screen>{element}</Screen>;
 
-/** Without signing in: the door, and what an athlete's link opens. */
+/** Without signing in: the door, and an invitation. What an athlete's link opens is an application of its own (athlete-app.tsx). */
 const openRoutes = [
   <Route key="login" path="/login" element={screen(<LoginScreen />)} />,
   <Route key="join" path="/join/:token" element={screen(<JoinScreen />)} />,
-  <Route key="page" path="/a/:token" element={screen(<AthleteScreen />)} />,
-  <Route key="clock" path="/a/:token/clock" element={screen(<ClockScreen />)} />,
 ];
 /** The coach's screens. */
 const deskRoutes = [
@@ -88,7 +64,7 @@ const workoutRoutes = [
 
 export function App() {
   return (
-    <QueryClientProvider client={client}>
+    <QueryClientProvider client={queryClient}>
       <BrowserRouter>
         <Waiting>
           <Routes>
@@ -105,24 +81,7 @@ export function App() {
           </Routes>
         </Waiting>
       </BrowserRouter>
-      <Toaster
-        position="bottom-center"
-        toastOptions={{ className: 'font-sans', style: { background: 'var(--sheet)', color: 'var(--ink)', borderColor: 'var(--line)' } }}
-      />
+      <Messages />
     </QueryClientProvider>
-  );
-}
-
-function NotFound() {
-  return (
-    <main className="p-8">
-      <h1 className="text-2xl">Nothing here</h1>
-      <p className="mt-2">
-        This address leads nowhere.{' '}
-        <a className="underline" href="/">
-          To the desk
-        </a>
-      </p>
-    </main>
   );
 }

@@ -1,6 +1,7 @@
 /** Everything that crosses a boundary: files, HTTP, workers. */
 export * from './file-schemas';
 export * from './answers';
+export * from './audience';
 export * from './library';
 export * from './archive';
 export * from './account';

@@ -2,7 +2,8 @@
 import { defaultRules, parseWorkout, type Diagnostic } from '@gambito/core';
 import { Printer, Rows3 } from 'lucide-react';
 import { Link, useParams } from 'react-router';
-import { useAthletes, useLocks, useMe, useRules, useWorkout } from '../api/queries';
+import { useAthletes, useLocks, useMe, useWorkout } from '../api/queries';
+import { useRules } from '../api/rules';
 import { meantOf } from '../api/meant';
 import { useRoom } from '../api/room';
 import { todayIn } from '../shell/days';

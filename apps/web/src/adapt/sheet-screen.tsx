@@ -2,7 +2,8 @@
 import { defaultRules, type Adapted } from '@gambito/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
-import { useAthletes, useLocks, useMe, useRules, useWorkout } from '../api/queries';
+import { useAthletes, useLocks, useMe, useWorkout } from '../api/queries';
+import { useRules } from '../api/rules';
 import { meantOf } from '../api/meant';
 import { showDay, todayIn } from '../shell/days';
 import { Button } from '../ui/button';

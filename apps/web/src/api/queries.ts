@@ -1,10 +1,10 @@
 /** What the screens ask of the server, by name. */
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Revision } from '@gambito/contract';
-import { defaultRules, type HouseRules, type Lock } from '@gambito/core';
+import type { Lock } from '@gambito/core';
 import { toast } from 'sonner';
 import { allPages, api, messageOf } from './client';
-import type { AthletePage, Board, ListedResult, ListedWorkout, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
+import type { Board, ListedResult, ListedWorkout, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
 
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => api<Me>('/me') });
 /** Names and files, without what was scored before. */
@@ -75,12 +75,8 @@ export const useAthlete = (id: number | null) =>
   useQuery({ queryKey: ['athletes', id], queryFn: () => api<StoredAthlete>(`/athletes/${id}`), enabled: id !== null });
 export const useResults = (id: number) =>
   useQuery({ queryKey: ['athletes', id, 'results'], queryFn: async () => (await api<{ results: ListedResult[] }>(`/athletes/${id}/results`)).results });
-export const useRules = () =>
-  useQuery({ queryKey: ['rules'], queryFn: async () => ({ ...defaultRules, ...(await api<{ rules: HouseRules }>('/rules')).rules }) });
 /** the coach's own, or the usual ones */
 export const useTiers = () => useQuery({ queryKey: ['tiers'], queryFn: async () => (await api<{ tiers: string[] }>('/tiers')).tiers });
-export const useAthletePage = (token: string) => useQuery({ queryKey: ['a', token], queryFn: () => api<AthletePage>(`/a/${token}`), retry: 1 });
-
 /** Deleting is undone by one click on the message that follows. */
 export function useDelete(path: string, what: string, invalidate: readonly unknown[]) {
   const client = useQueryClient();

@@ -1,15 +1,17 @@
 /** The athlete's page, for a phone: today's version in the athlete's own units, the original beside it, the clock, the score. */
 import { Play, Printer } from 'lucide-react';
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiError } from '../api/client';
-import { useAthletePage } from '../api/queries';
+import { useAthletePage } from '../api/athlete-page';
 import type { AthletePage } from '../api/types';
-import { ThemeButton } from '../shell/frame';
+import { ThemeButton } from '../ui/theme-button';
 import { showScore } from '../ui/scores';
 import { Failed, Loading } from '../ui/states';
 import { BriefPartView } from './brief-part';
-import { ScoreForm } from './score-form';
+
+// scores are read by the core, which is large: the workout is there before it
+const ScoreForm = lazy(async () => ({ default: (await import('./score-form')).ScoreForm }));
 
 export function AthleteScreen() {
   const token = useParams()['token']!;
@@ -78,7 +80,9 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
           Put it in the calendar
         </a>
       </p>
-      <ScoreForm token={token} page={page} />
+      <Suspense fallback={<Loading what="Fetching the score sheet" />}>
+        <ScoreForm token={token} page={page} />
+      </Suspense>
       <Fold title="Warm-up" open>
         <List lines={brief.warmUp} />
       </Fold>

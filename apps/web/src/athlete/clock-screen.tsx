@@ -3,7 +3,7 @@ import { countInSeconds, formatClock, type ScoreField } from '@gambito/core';
 import { ArrowLeft, Undo2, Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useAthletePage } from '../api/queries';
+import { useAthletePage } from '../api/athlete-page';
 import type { AthletePage } from '../api/types';
 import { Button } from '../ui/button';
 import { Failed, Loading } from '../ui/states';

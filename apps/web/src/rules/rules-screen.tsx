@@ -4,7 +4,7 @@ import { ruleLabel, ruleSpecs, type HouseRules, type RuleKey } from '@gambito/co
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
-import { useRules } from '../api/queries';
+import { useRules } from '../api/rules';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';

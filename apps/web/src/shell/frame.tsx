@@ -1,10 +1,11 @@
 /** The coach's frame: places to go, the demo note, day and night. */
-import { LogOut, Moon, Sun } from 'lucide-react';
+import { LogOut } from 'lucide-react';
 import { useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { useMe } from '../api/queries';
+import { ThemeButton } from '../ui/theme-button';
 
 const Palette = lazy(async () => ({ default: (await import('./palette')).Palette }));
 
@@ -15,21 +16,6 @@ const places = [
   ['/people', 'People'],
   ['/rules', 'House rules'],
 ] as const;
-
-export function ThemeButton() {
-  const [dark, setDark] = useState(document.documentElement.dataset['theme'] === 'dark');
-  const turn = (): void => {
-    const next = dark ? 'light' : 'dark';
-    document.documentElement.dataset['theme'] = next;
-    localStorage.setItem('gambito.theme', next);
-    setDark(!dark);
-  };
-  return (
-    <button type="button" onClick={turn} className="rounded p-2 hover:bg-wash" aria-label={dark ? 'Day colours' : 'Night colours'}>
-      {dark ? <Sun size={17} /> : <Moon size={17} />}
-    </button>
-  );
-}
 
 export function Frame() {
   const { data: me } = useMe();

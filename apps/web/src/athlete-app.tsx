@@ -1,0 +1,40 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { lazy } from 'react';
+import { BrowserRouter, Route, Routes } from 'react-router';
+import { AthleteScreen } from './athlete/athlete-screen';
+import { queryClient } from './api/query-client';
+import { NotFound } from './shell/not-found';
+import { Screen } from './shell/screen';
+import { Messages } from './ui/messages';
+
+const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
+
+/** What a link opens: the page and the clock. */
+export function AthleteApp() {
+  return (
+    <QueryClientProvider client={queryClient}>
+      <BrowserRouter>
+        <Routes>
+          <Route
+            path="/a/:token"
+            element={
+              <Screen>
+                <AthleteScreen />
+              </Screen>
+            }
+          />
+          <Route
+            path="/a/:token/clock"
+            element={
+              <Screen>
+                <ClockScreen />
+              </Screen>
+            }
+          />
+          <Route path="*" element={<NotFound />} />
+        </Routes>
+      </BrowserRouter>
+      <Messages />
+    </QueryClientProvider>
+  );
+}
