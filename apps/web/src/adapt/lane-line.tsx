@@ -1,6 +1,6 @@
 /** One version as a lane on the common axis: who, the strip, what it comes to. */
 import { changeOf, loadsInWords, type Adapted } from '@gambito/core';
-import type { KeyboardEvent } from 'react';
+import { memo, type KeyboardEvent } from 'react';
 import { useRoom } from '../api/room';
 import { laneOf } from '../strip/lane';
 import { StripLane } from '../strip/strip';
@@ -44,13 +44,17 @@ export function LaneLine({ version, total, open, begins, toggle, onKeyDown }: Pr
           {locks.length > 0 && ' · locked'}
         </span>
       </span>
-      <Lane version={version} total={total} />
+      <Lane adapted={adapted} error={version.error} name={name} total={total} />
       <Outcome adapted={adapted} />
     </button>
   );
 }
 
-function Lane({ version: { adapted, error, name }, total }: { version: Version; total: number }) {
+interface LaneProps extends Pick<Version, 'adapted' | 'error' | 'name'> {
+  readonly total: number;
+}
+/** Drawn anew only for another version or axis: a class has thousands of blocks, and its versions come one by one. */
+const Lane = memo(function Lane({ adapted, error, name, total }: LaneProps) {
   if (error) return <span className="text-sm text-bad">{error instanceof Error && error.message ? error.message : 'This version could not be computed.'}</span>;
   if (!adapted) return <span className="h-6 animate-pulse rounded bg-wash" />;
   const { workout, run, version, predicted } = adapted;
@@ -67,7 +71,7 @@ function Lane({ version: { adapted, error, name }, total }: { version: Version; 
       <LaneWords adapted={adapted} />
     </span>
   );
-}
+});
 
 /** One glance: as written with what is in the hands, or what was changed. */
 function LaneWords({ adapted: { version } }: { adapted: Adapted }) {

@@ -1,5 +1,5 @@
 /** What the coach states of a part, as fields that write its lines: the window, the feel, what must stay, what may stand for what. */
-import { formatWindow, slotsOfPart, wordsOf, type Part } from '@gambito/core';
+import { formatWindow, parseWorkout, slotsOfPart, wordsOf, type Part } from '@gambito/core';
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
 import { inputLook } from '../ui/field';
@@ -18,56 +18,72 @@ const chip = (on: boolean): string =>
   clsx('min-h-7 rounded-full border px-2.5 text-sm', on ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet hover:bg-wash');
 
 export function IntentCard({ index, part, writing, open }: Props) {
-  const { text, change, reading } = writing;
+  const { reading } = writing;
+  const [shown, setShown] = useState(open);
   const { places } = reading.parsed;
   if (!places[index]) return null;
-  const intent = settingOf(text, places, index, 'intent') ?? '';
+  const intent = settingOf(reading.text, places, index, 'intent') ?? '';
   const stated = readStated(intent);
-  const state = (next: Partial<Stated>): void => change(withSetting(text, places, index, 'intent', writeStated({ ...stated, ...next })));
+  const state = (next: Partial<Stated>): void => writeSetting(writing, index, 'intent', writeStated({ ...stated, ...next }));
   return (
-    <details className="mt-1 text-sm" open={open || undefined}>
+    <details className="mt-1 text-sm" open={open || undefined} onToggle={(event) => setShown(event.currentTarget.open)}>
       <summary className="cursor-default rounded py-0.5 font-medium hover:bg-wash">
         Intent <span className="font-normal text-soft">{intent || (part.window ? formatWindow(part.window) : 'nothing stated')}</span>
       </summary>
-      <div className="mt-1 flex flex-col gap-2 border-l-2 border-line pl-3">
-        <WindowField index={index} part={part} writing={writing} />
-        <div className="flex flex-wrap gap-1.5" role="group" aria-label="Feel">
-          {feels.map((feel) => (
-            <button
-              key={feel}
-              type="button"
-              aria-pressed={stated.feel === feel}
-              className={chip(stated.feel === feel)}
-              onClick={() => state({ feel: stated.feel === feel ? null : feel })}
-            >
-              {feel}
-            </button>
-          ))}
-          <button type="button" aria-pressed={stated.unbroken} className={chip(stated.unbroken)} onClick={() => state({ unbroken: !stated.unbroken })}>
-            unbroken
-          </button>
-          <button type="button" aria-pressed={stated.oneLoad} className={chip(stated.oneLoad)} onClick={() => state({ oneLoad: !stated.oneLoad })}>
-            one load
-          </button>
-        </div>
-        <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Must stay">
-          <span className="text-soft">must stay</span>
-          {stays.map((stay) => (
-            <button
-              key={stay}
-              type="button"
-              aria-pressed={stated.stay.includes(stay)}
-              className={chip(stated.stay.includes(stay))}
-              onClick={() => state({ stay: stated.stay.includes(stay) ? stated.stay.filter((other) => other !== stay) : [...stated.stay, stay] })}
-            >
-              {stay}
-            </button>
-          ))}
-        </div>
-        <Alternatives index={index} part={part} writing={writing} />
-      </div>
+      {shown && <Fields index={index} part={part} writing={writing} stated={stated} state={state} />}
     </details>
   );
+}
+
+interface FieldsProps extends Omit<Props, 'open'> {
+  readonly stated: Stated;
+  readonly state: (next: Partial<Stated>) => void;
+}
+function Fields({ index, part, writing, stated, state }: FieldsProps) {
+  return (
+    <div className="mt-1 flex flex-col gap-2 border-l-2 border-line pl-3">
+      <WindowField index={index} part={part} writing={writing} />
+      <div className="flex flex-wrap gap-1.5" role="group" aria-label="Feel">
+        {feels.map((feel) => (
+          <button
+            key={feel}
+            type="button"
+            aria-pressed={stated.feel === feel}
+            className={chip(stated.feel === feel)}
+            onClick={() => state({ feel: stated.feel === feel ? null : feel })}
+          >
+            {feel}
+          </button>
+        ))}
+        <button type="button" aria-pressed={stated.unbroken} className={chip(stated.unbroken)} onClick={() => state({ unbroken: !stated.unbroken })}>
+          unbroken
+        </button>
+        <button type="button" aria-pressed={stated.oneLoad} className={chip(stated.oneLoad)} onClick={() => state({ oneLoad: !stated.oneLoad })}>
+          one load
+        </button>
+      </div>
+      <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Must stay">
+        <span className="text-soft">must stay</span>
+        {stays.map((stay) => (
+          <button
+            key={stay}
+            type="button"
+            aria-pressed={stated.stay.includes(stay)}
+            className={chip(stated.stay.includes(stay))}
+            onClick={() => state({ stay: stated.stay.includes(stay) ? stated.stay.filter((other) => other !== stay) : [...stated.stay, stay] })}
+          >
+            {stay}
+          </button>
+        ))}
+      </div>
+      <Alternatives index={index} part={part} writing={writing} />
+    </div>
+  );
+}
+
+/** Into the text as it stands now, which may be ahead of what is read of it. */
+function writeSetting({ text, change }: Writing, index: number, name: string, value: string): void {
+  change(withSetting(text, parseWorkout(text).places, index, name, value));
 }
 
 /** Takes what is typed when it is left, or on Enter. */
@@ -92,10 +108,10 @@ function LineInput({ label, value, hint, list, take }: { label: string; value: s
 }
 
 /** An AMRAP’s window is in rounds, a time’s on the clock. */
-function WindowField({ index, part, writing: { text, change, reading } }: Omit<Props, 'open'>) {
-  const { places } = reading.parsed;
+function WindowField({ index, part, writing }: Omit<Props, 'open'>) {
+  const { reading } = writing;
   const around = windowAround(part, reading.reference?.predicted, reading.parsed.workout.parts.length);
-  const set = (value: string): void => change(withSetting(text, places, index, 'window', value));
+  const set = (value: string): void => writeSetting(writing, index, 'window', value);
   return (
     <div className="flex flex-wrap items-center gap-2">
       <span className="text-soft">window</span>
@@ -127,9 +143,9 @@ function Alternatives({ index, part, writing: { text, change, reading } }: Omit<
           <span className="w-44 truncate text-soft">{wordsOf(slot.movement)}, or else</span>
           <LineInput
             label={`Instead of ${wordsOf(slot.movement)}`}
-            value={alternativesOf(text, place, at)}
+            value={alternativesOf(reading.text, place, at)}
             hint="such as ring row | table row"
-            take={(value) => change(withAlternatives(text, place, at, value))}
+            take={(value) => change(withAlternatives(text, parseWorkout(text).places[index]!, at, value))}
           />
         </div>
       ))}

@@ -1,6 +1,6 @@
 /** The Write screen's own: the text and its saving, what it is read as, and what the reference athlete makes of it. */
 import { formatWorkout, parseWorkout, type Category } from '@gambito/core';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useRoom } from '../api/room';
 import type { StoredWorkout } from '../api/types';
 import { kindsOf } from '../workers/kinds';
@@ -16,6 +16,8 @@ function useReading(text: string, category: Category) {
   const { data: reference } = useReference(text, category);
   const kinds = kindsOf(parsed.workout);
   return {
+    /** of which it is */
+    text,
     parsed,
     live,
     reference,
@@ -28,7 +30,8 @@ export type Reading = ReturnType<typeof useReading>;
 export function useWrite(workout: StoredWorkout) {
   const autosave = useAutosave(workout);
   const [category, setCategory] = useState<Category>('men');
-  const reading = useReading(autosave.text, category);
+  // what is typed is there at once; what it says may come a moment later
+  const reading = useReading(useDeferredValue(autosave.text), category);
   const { workout: read, diagnostics } = reading.parsed;
   return {
     ...autosave,
