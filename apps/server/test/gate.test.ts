@@ -104,6 +104,9 @@ const matrix: readonly Row[] = [
   row('POST', '/workouts/:workout/scores/:score/restore', 'coach'),
   row('GET', '/a/:token', 'link'),
   row('GET', '/a/:token/calendar.ics', 'link'),
+  row('POST', '/a/:token/today', 'link', () => ({ minutes: 20 })),
+  row('DELETE', '/a/:token/today', 'link'),
+  row('POST', '/a/:token/felt', 'link', () => ({ where: 'knee', much: 1 })),
   row('POST', '/a/:token/score', 'link', () => ({ score: '1+0' })),
 ];
 const filled = (path: string, token = mine.token): string =>

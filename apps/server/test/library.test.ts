@@ -220,3 +220,43 @@ describe('links', () => {
     expect((await desk('GET', '/workouts')).json.workouts[0].sent).toBe(1);
   });
 });
+
+describe('what an athlete says of today', () => {
+  test('a version for it stands beside the first, is scored as it was done, is told to the coach, and is taken back', async () => {
+    desk = await own('today');
+    const workout = await addWorkout(desk, '# Squall\nfor time, cap 12:00\n3 rounds\n  10 goblet squat @ 16 kg\n  10 push-up');
+    const athlete = await addAthlete(desk, 'Lumerik', { place: { kit: ['dumbbell 16 kg', 'chair 45 cm'] } });
+    const token = await sendTo(desk, workout, athlete);
+    const page = async () => (await instance.stranger('GET', `/a/${token}`)).json;
+    const sent = async () => (await desk('GET', `/workouts/${workout}/sends`)).json.sends[0];
+    const first = await page();
+    expect(first).toMatchObject({ today: null, felt: null, places: [{ name: 'home', kit: ['dumbbell 16 kg', 'chair 45 cm'] }] });
+    expect((await instance.stranger('POST', `/a/${token}/today`, { kit: ['chair 45 cm'], spare: ['wrists'] })).status).toBe(200);
+    const now = await page();
+    expect(now.today).toBe('without dumbbell 16 kg · spare wrists');
+    expect(now.versionText).toMatch(/fist push-up/);
+    expect(now.versionText).not.toMatch(/16 kg/);
+    expect(await sent()).toMatchObject({ today: now.today, felt: null });
+    await instance.stranger('POST', `/a/${token}/score`, { score: '7:40' });
+    expect((await desk('GET', `/workouts/${workout}/board`)).json.boards[0].rows[0].versionText).toBe(now.versionText);
+    await instance.stranger('DELETE', `/a/${token}/today`);
+    expect((await page()).versionText).toBe(first.versionText);
+    // a new version is sent: what was asked for was of another one
+    await instance.stranger('POST', `/a/${token}/today`, { minutes: 10 });
+    await sendTo(desk, workout, athlete);
+    expect((await page()).today).toBeNull();
+    expect((await instance.stranger('POST', `/a/${token}/today`, { spare: ['feelings'] })).status).toBe(400);
+  });
+  test('what hurt lands with the coach, and can be taken back', async () => {
+    const [workout, athlete] = [await addWorkout(desk), await addAthlete(desk, 'Orvenna')];
+    const token = await sendTo(desk, workout, athlete);
+    const felt = { where: 'low back', much: 3, movement: 'burpee', note: 'Since the third round.' };
+    const told = async () => (await desk('GET', `/workouts/${workout}/sends`)).json.sends[0].felt;
+    expect((await instance.stranger('POST', `/a/${token}/felt`, felt)).status).toBe(200);
+    expect(await told()).toBe('low back in burpee: had to stop. Since the third round.');
+    expect((await instance.stranger('GET', `/a/${token}`)).json.felt).toEqual(felt);
+    expect((await instance.stranger('POST', `/a/${token}/felt`)).status).toBe(200);
+    expect(await told()).toBeNull();
+    expect((await instance.stranger('POST', `/a/${token}/felt`, { where: ' ', much: 1 })).status).toBe(400);
+  });
+});

@@ -2,6 +2,7 @@
 import { patterns } from '@gambito/core';
 import { z } from 'zod';
 import { audienceSchema, factsSchema, tagsSchema } from './library';
+import { feltSchema } from './today';
 import { boardRowSchema, dayRowSchema } from './file-schemas';
 import { scoreKindSchema } from './workout-schema';
 
@@ -98,6 +99,9 @@ export const storedSendSchema = z.object({
   revoked: z.boolean(),
   /** the link was opened since it was sent */
   opened: z.boolean(),
+  /** what the athlete asked for on the day, and what hurt, in words */
+  today: z.string().nullable(),
+  felt: z.string().nullable(),
   /** whether the workout reads otherwise since */
   changed: z.boolean(),
 });
@@ -230,5 +234,10 @@ export const athletePageSchema = z.object({
   sentAt: z.string(),
   changed: z.boolean(),
   score: z.object({ score: z.string(), note: z.string() }).nullable(),
+  /** where this athlete trains, each with its kit as typed: what can be ticked off for today */
+  places: z.array(z.object({ name: z.string(), kit: z.array(z.string()) })),
+  /** what was asked for today, in words; null: this is the version the coach sent */
+  today: z.string().nullable(),
+  felt: feltSchema.nullable(),
 });
 export type AthletePage = z.infer<typeof athletePageSchema>;

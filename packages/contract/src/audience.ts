@@ -20,4 +20,3 @@ const same = (a: string, b: string): boolean => a.toLocaleLowerCase('en') === b.
 /** Whether a workout is meant for somebody. */
 export const isMeant = (audience: Audience, { id, groups }: { readonly id: number; readonly groups: readonly string[] }): boolean =>
   isForEverybody(audience) || audience.athletes.includes(id) || audience.groups.some((group) => groups.some((other) => same(group, other)));
-

@@ -5,6 +5,7 @@ export * from './audience';
 export * from './library';
 export * from './archive';
 export * from './account';
+export * from './today';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
 export { readPlain } from './read-file';

@@ -1,6 +1,6 @@
 /**
  * What a past result says, beside its reading, so that lists carry figures in place of texts; what a coach keeps about a workout: tags, whom it is for, what a library finds it by, what it said before;
- * when a link was first opened; which sessions there are, and links that invite another coach.
+ * when a link was first opened, what its athlete asked for on the day, and what hurt; which sessions there are, and links that invite another coach.
  */
 import { DataTypes, type QueryInterface } from 'sequelize';
 import { dropColumn, dropIndex, ensureColumn, ensureIndex, moment, number, reference, times } from './reentrant';
@@ -12,6 +12,8 @@ const columns: readonly (readonly [table: string, column: string, definition: st
   ['workouts', 'facts', 'LONGTEXT NULL CHECK (JSON_VALID(facts))'],
   ['workouts', 'shelved', 'TINYINT AS (IF(facts IS NULL, 0, 1)) STORED'],
   ['sends', 'opened_at', 'DATETIME(3) NULL'],
+  ['sends', 'today', 'LONGTEXT NULL CHECK (JSON_VALID(today))'],
+  ['sends', 'felt', 'LONGTEXT NULL CHECK (JSON_VALID(felt))'],
   ['sessions', 'device', "VARCHAR(200) NOT NULL DEFAULT ''"],
   ['coaches', 'tiers', "LONGTEXT NOT NULL DEFAULT '[]' CHECK (JSON_VALID(tiers))"],
   ['coaches', 'first_day', 'TINYINT UNSIGNED NOT NULL DEFAULT 1'],

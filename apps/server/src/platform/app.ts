@@ -71,7 +71,8 @@ async function servePages(app: FastifyInstance, webDirectory: string | null): Pr
     });
   app.setNotFoundHandler((request, reply) => {
     // a page of the application is drawn in the browser, whatever its address
-    if (webDirectory && request.method === 'GET' && !request.url.startsWith('/api/')) return reply.type('text/html').sendFile(request.url.startsWith('/a/') ? 'athlete.html' : 'index.html');
+    if (webDirectory && request.method === 'GET' && !request.url.startsWith('/api/'))
+      return reply.type('text/html').sendFile(request.url.startsWith('/a/') ? 'athlete.html' : 'index.html');
     throw new Problem('not_found');
   });
 }

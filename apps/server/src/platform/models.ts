@@ -82,6 +82,9 @@ export interface SendRow extends Row<SendRow> {
   expiresAt: Date;
   revokedAt: Date | null;
   openedAt: CreationOptional<Date | null>;
+  /** what the athlete asked for on the day, with the version made for it */
+  today: CreationOptional<object | null>;
+  felt: CreationOptional<object | null>;
 }
 export interface ScoreRow extends Row<ScoreRow> {
   id: CreationOptional<number>;
@@ -231,6 +234,8 @@ export function defineModels(sequelize: Sequelize): Models {
       expiresAt: moment(),
       revokedAt: maybe(),
       openedAt: maybe(),
+      today: maybeJson(),
+      felt: maybeJson(),
     }),
     scores: sequelize.define<ScoreRow>('scores', {
       id: id(),

@@ -1,5 +1,5 @@
 /** What an athlete's link opens. No sign-in: the link is the key, to one version and its score. */
-import { athletePageSchema } from '@gambito/contract';
+import { athletePageSchema, feltSchema, todayAskedSchema } from '@gambito/contract';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import type { Limit } from '../platform/limits';
@@ -8,11 +8,12 @@ import type { Services } from '../platform/services';
 import { typed } from '../platform/typed';
 import { scoreLength } from '../scores/store';
 import { logByLink } from '../scores/use-cases';
-import { athletePage, calendarOf, noteOpened } from './use-cases';
+import { askToday, athletePage, calendarOf, noteOpened } from './use-cases';
 
 const tokenParams = z.object({ token: z.string().max(60) });
 /** by link, not by address: a class shares one */
 const scoresByLink: Limit = { name: 'score', most: 60, seconds: 60 };
+const asksByLink: Limit = { name: 'asked today', most: 30, seconds: 60 };
 
 export function athletePageRoutes(plain: FastifyInstance, services: Services): void {
   linkScope(plain, services);
@@ -30,6 +31,21 @@ export function athletePageRoutes(plain: FastifyInstance, services: Services): v
       .header('content-disposition', 'attachment; filename="workout.ics"')
       .send(await calendarOf(services, linkIn(request), request.params.token, addressOf(request))),
   );
+  app.post('/a/:token/today', { schema: { summary: 'A version for what is there today', params: tokenParams, body: todayAskedSchema } }, async (request) => {
+    await services.limiter.spend(asksByLink, request.params.token, services.now());
+    await askToday(services, linkIn(request), request.body);
+    return { done: true };
+  });
+  app.delete('/a/:token/today', { schema: { summary: 'Back to the version that was sent', params: tokenParams } }, async (request) => {
+    await askToday(services, linkIn(request), null);
+    return { done: true };
+  });
+  app.post('/a/:token/felt', { schema: { summary: 'What hurt, told to the coach', params: tokenParams, body: feltSchema.nullish() } }, async (request) => {
+    await services.limiter.spend(asksByLink, request.params.token, services.now());
+    const { workoutId, athleteId } = linkIn(request);
+    await services.sends.setFelt(workoutId, athleteId, request.body ?? null);
+    return { done: true };
+  });
   app.post(
     '/a/:token/score',
     {

@@ -127,6 +127,16 @@ describe('a brief', () => {
   });
   test('the page it stands on is what the contract says', () =>
     expect(() =>
-      athletePageSchema.parse({ brief: briefFor('AMRAP 5:00\n10 burpee').brief, originalText: '', versionText: '', sentAt: '', changed: false, score: null }),
+      athletePageSchema.parse({
+        brief: briefFor('AMRAP 5:00\n10 burpee').brief,
+        originalText: '',
+        versionText: '',
+        sentAt: '',
+        changed: false,
+        score: null,
+        places: [],
+        today: null,
+        felt: null,
+      }),
     ).not.toThrow());
 });

@@ -1,10 +1,11 @@
 /** What was sent to whom, behind which link. A link opens one athlete's version of one workout and nothing else. */
-import type { Brief, StoredSend } from '@gambito/contract';
+import { feltSentence, type Brief, type Felt, type StoredSend } from '@gambito/contract';
 import { randomBytes } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import type { SendRow } from '../platform/models';
+import { parsed } from '../platform/parsed';
 import type { MadeBrief } from './brief';
 
 /** What a living link opens. */
@@ -21,6 +22,15 @@ export interface OpenLink {
   /** of the workout as it stands; null where it was deleted */
   readonly workout: { readonly text: string; readonly day: string | null } | null;
   readonly athleteDeleted: boolean;
+  /** asked for on the day, in words; the version and the page are those made for it */
+  readonly today: string | null;
+  readonly felt: Felt | null;
+}
+/** What an athlete asked for on the day, with the version made for it. */
+export interface Today {
+  readonly said: string;
+  readonly versionText: string;
+  readonly brief: Brief;
 }
 export interface Sent {
   readonly athleteId: number;
@@ -46,6 +56,9 @@ export interface SendStore {
   revoke(workoutId: number, id: number, now: Date): Promise<void>;
   /** The link was opened; only the first time after it was sent is written down. */
   noteOpened(workoutId: number, athleteId: number, now: Date): Promise<void>;
+  /** null: back to the version that was sent */
+  setToday(workoutId: number, athleteId: number, today: Today | null): Promise<void>;
+  setFelt(workoutId: number, athleteId: number, felt: Felt | null): Promise<void>;
   /** null where no link has this token */
   open(token: string): Promise<OpenLink | null>;
 }
@@ -55,7 +68,10 @@ const lifetime = 120 * 24 * 3600 * 1000;
 /** 192 bits, so that nobody guesses it */
 const newToken = (): string => randomBytes(24).toString('base64url');
 
-const show = (row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'openedAt' | 'originalText'>, text: string): StoredSend => ({
+const show = (
+  row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'openedAt' | 'originalText' | 'today' | 'felt'>,
+  text: string,
+): StoredSend => ({
   id: row.id,
   athleteId: row.athleteId,
   token: row.token,
@@ -63,8 +79,10 @@ const show = (row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revo
   revoked: row.revokedAt !== null,
   opened: row.openedAt !== null && row.openedAt >= row.sentAt,
   changed: row.originalText !== text,
+  today: row.today ? parsed<Today>(row.today).said : null,
+  felt: row.felt ? feltSentence(parsed<Felt>(row.felt)) : null,
 });
-const expectedOf = ({ brief }: MadeBrief): Sent['expected'] => brief.parts.map(({ predicted }) => predicted ?? null);
+const expectedOf = ({ brief }: Pick<MadeBrief, 'brief'>): Sent['expected'] => brief.parts.map(({ predicted }) => predicted ?? null);
 
 interface LinkRow {
   readonly coachId: number;
@@ -80,9 +98,11 @@ interface LinkRow {
   readonly day: string | null;
   readonly workoutDeleted: Date | null;
   readonly athleteDeleted: Date | null;
+  readonly today: unknown;
+  readonly felt: unknown;
 }
 const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.athlete_id AS athleteId, s.original_text AS originalText, s.version_text AS versionText,
-    s.brief, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted
+    s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted
   FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id WHERE s.token = :token`;
 
 export function sendStore({ sequelize, models, read, write, transact }: Database): SendStore {
@@ -96,6 +116,8 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
       sentAt: now,
       expiresAt: new Date(now.getTime() + lifetime),
       revokedAt: null,
+      // what was asked for was of another version
+      today: null,
     };
     const row = await models.sends.findOne({ where: { workoutId, athleteId }, transaction, lock: transaction.LOCK.UPDATE });
     if (!row) await models.sends.create({ workoutId, athleteId, token: newToken(), ...fresh }, { transaction });
@@ -103,16 +125,22 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
   };
   return {
     list: async (workoutId, text) => {
-      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText'] as const;
+      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText', 'today', 'felt'] as const;
       const rows = await read(() => models.sends.findAll({ where: { workoutId }, attributes: [...attributes], order: ['id'] }));
       return rows.map((row) => show(row, text));
     },
     send: (send, now, transaction) => (transaction ? put(send, now, transaction) : orAgain(() => transact((own) => put(send, now, own)))),
-    versionFor: async (workoutId, athleteId) =>
-      (await read(() => models.sends.findOne({ where: { workoutId, athleteId }, attributes: ['versionText'] })))?.versionText ?? null,
+    versionFor: async (workoutId, athleteId) => {
+      const row = await read(() => models.sends.findOne({ where: { workoutId, athleteId }, attributes: ['versionText', 'today'] }));
+      if (!row) return null;
+      return row.today ? parsed<Today>(row.today).versionText : row.versionText;
+    },
     expected: async (workoutId) =>
-      (await read(() => models.sends.findAll({ where: { workoutId, revokedAt: null }, attributes: ['athleteId', 'versionText', 'expected'] }))).map(
-        ({ athleteId, versionText, expected }) => ({ athleteId, versionText, expected: expected as Sent['expected'] }),
+      (await read(() => models.sends.findAll({ where: { workoutId, revokedAt: null }, attributes: ['athleteId', 'versionText', 'expected', 'today'] }))).map(
+        ({ athleteId, versionText, expected, today }) => {
+          const asked = today ? parsed<Today>(today) : null;
+          return { athleteId, versionText: asked?.versionText ?? versionText, expected: asked ? expectedOf(asked) : (expected as Sent['expected']) };
+        },
       ),
     revoke: async (workoutId, id, now) => {
       const [changed] = await write(() => models.sends.update({ revokedAt: now }, { where: { id, workoutId, revokedAt: null } }));
@@ -126,11 +154,27 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
         ),
       );
     },
+    setToday: async (workoutId, athleteId, today) => {
+      await write(() => models.sends.update({ today }, { where: { workoutId, athleteId } }));
+    },
+    setFelt: async (workoutId, athleteId, felt) => {
+      await write(() => models.sends.update({ felt }, { where: { workoutId, athleteId } }));
+    },
     open: async (token) => {
       const [row] = await read(() => sequelize.query<LinkRow>(linkQuery, { replacements: { token }, type: QueryTypes.SELECT }));
       if (!row) return null;
-      const brief = typeof row.brief === 'string' ? (JSON.parse(row.brief) as Brief) : row.brief;
-      return { ...row, brief, workout: row.workoutDeleted ? null : { text: row.text, day: row.day }, athleteDeleted: row.athleteDeleted !== null };
+      const today = row.today ? parsed<Today>(row.today) : null;
+      const { brief, versionText } = today ?? { brief: parsed<Brief>(row.brief), versionText: row.versionText };
+      const felt = row.felt ? parsed<Felt>(row.felt) : null;
+      return {
+        ...row,
+        brief,
+        versionText,
+        today: today?.said ?? null,
+        felt,
+        workout: row.workoutDeleted ? null : { text: row.text, day: row.day },
+        athleteDeleted: row.athleteDeleted !== null,
+      };
     },
   };
 }

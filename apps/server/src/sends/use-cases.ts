@@ -1,6 +1,6 @@
 /** Sending versions, and what a link opens. */
-import type { AthletePage, StoredSend } from '@gambito/contract';
-import type { Lock } from '@gambito/core';
+import type { AthletePage, StoredSend, TodayAsked } from '@gambito/contract';
+import { withByHand, type Lock } from '@gambito/core';
 import { athleteInput } from '../athletes/use-cases';
 import type { Coach } from '../auth/store';
 import { Problem } from '../platform/errors';
@@ -9,6 +9,7 @@ import type { Services } from '../platform/services';
 import { calendarFile } from './calendar';
 import type { MadeBrief } from './brief';
 import type { OpenLink } from './store';
+import { fileToday, placesOfFile } from './today';
 
 /** A living link. @throws {Problem} not_found; link_gone where it was withdrawn, ran out, or its workout or athlete was deleted */
 export async function openLink(services: Services, token: string): Promise<OpenLink> {
@@ -65,8 +66,25 @@ export async function noteOpened(services: Services, { workoutId, athleteId }: O
 
 export async function athletePage(services: Services, link: OpenLink): Promise<AthletePage> {
   const score = await services.scores.latest(link.workoutId, link.athleteId);
-  const { brief, originalText, versionText, sentAt, workout } = link;
-  return { brief, originalText, versionText, sentAt: sentAt.toISOString(), changed: workout !== null && workout.text !== originalText, score };
+  const { brief, originalText, versionText, sentAt, workout, today, felt } = link;
+  const { file } = await services.athletes.find(link.coachId, link.athleteId);
+  const changed = workout !== null && workout.text !== originalText;
+  return { brief, originalText, versionText, sentAt: sentAt.toISOString(), changed, score, places: placesOfFile(file), today, felt };
+}
+
+/** A version for what is there today, kept beside the one that was sent and told to the coach. @param asked null: back to the one that was sent */
+export async function askToday(services: Services, link: OpenLink, asked: TodayAsked | null): Promise<void> {
+  const { coachId, workoutId, athleteId, originalText } = link;
+  if (asked === null) return services.sends.setToday(workoutId, athleteId, null);
+  const coach = await services.coaches.byId(coachId);
+  if (!coach) throw new Problem('not_found');
+  const input = await athleteInput(services, coach, athleteId, workoutId);
+  const { file, said } = fileToday(input.file, asked);
+  const locks = (await services.workouts.locks(workoutId)).find((row) => row.athleteId === athleteId)?.locks ?? [];
+  const { rules, units } = coach;
+  // what was written by hand was for another day
+  const made = await services.pool.run(coachId, 'brief', { ...input, file, text: originalText, rules, units, locks: withByHand(locks, null) });
+  await services.sends.setToday(workoutId, athleteId, { said, ...made });
 }
 
 /** @param address where the page is reached, without its path */

@@ -9,6 +9,7 @@ import { ThemeButton } from '../ui/theme-button';
 import { showScore } from '../ui/scores';
 import { Failed, Loading } from '../ui/states';
 import { BriefPartView } from './brief-part';
+import { FeltForm, TodayPart } from './today-form';
 
 // scores are read by the core, which is large: the workout is there before it
 const ScoreForm = lazy(async () => ({ default: (await import('./score-form')).ScoreForm }));
@@ -65,6 +66,7 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
         </span>
         {brief.window && <span className="ml-2 rounded bg-amber-wash px-1.5 text-amber-ink">window {brief.window}</span>}
       </p>
+      <TodayPart token={token} page={page} />
       <section aria-label="Your version" className="mt-3">
         {brief.parts.map((part, index) => (
           <BriefPartView key={index} part={part} several={brief.parts.filter(({ predicted }) => predicted !== null).length > 1} />
@@ -100,6 +102,9 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
       </Fold>
       <Fold title="Cautions" open>
         <List lines={[...brief.warnings, ...brief.cautions]} />
+      </Fold>
+      <Fold title="Something hurt" open={page.felt !== null}>
+        <FeltForm token={token} page={page} />
       </Fold>
       <Fold title="Cool-down">
         <List lines={brief.coolDown} />

@@ -11,6 +11,8 @@ const sent = (athleteId: number, change: Partial<StoredSend> = {}): StoredSend =
   revoked: false,
   opened: false,
   changed: false,
+  today: null,
+  felt: null,
   ...change,
 });
 const row = { athleteId: 4, score: '8+5', index: 103.6, note: 'Knee a little sore.' };

@@ -19,6 +19,9 @@ export interface Standing {
   readonly score: string;
   /** said with the score */
   readonly note: string;
+  /** asked for on the day, and what hurt; empty where nothing was said */
+  readonly today: string;
+  readonly felt: string;
 }
 
 /** `8+5 · index 104`, or with several scores the place in the day; null where nothing was logged. */
@@ -39,12 +42,15 @@ function kindOf(send: StoredSend | undefined): Exclude<StandingKind, 'logged'> {
 export function standingsOf(athletes: readonly Pick<StoredAthlete, 'id' | 'name'>[], sends: readonly StoredSend[], board: Board | undefined): Standing[] {
   const standings = athletes.map(({ id, name }): Standing => {
     const logged = board ? loggedOf(board, id) : null;
+    const send = sends.find(({ athleteId }) => athleteId === id);
     return {
       athleteId: id,
       name,
-      kind: logged ? 'logged' : kindOf(sends.find((send) => send.athleteId === id)),
+      kind: logged ? 'logged' : kindOf(send),
       score: logged?.score ?? '',
       note: logged?.note ?? '',
+      today: send?.today ?? '',
+      felt: send?.felt ?? '',
     };
   });
   return standingKinds.flatMap((kind) => standings.filter((standing) => standing.kind === kind));

@@ -102,19 +102,31 @@ function Line({ workoutId, standing: { athleteId, name, kind, score } }: { worko
   );
 }
 
+/** What hurt comes first, then what was asked for today, then what was said with the scores. */
 function Said({ standings }: { standings: readonly Standing[] }) {
-  const said = standings.filter(({ note }) => note.trim() !== '');
-  if (said.length === 0) return null;
-  return (
-    <section aria-label="Said with their scores" className="mt-3 text-sm">
-      <h3 className="font-medium">Said with their scores</h3>
-      <ul>
-        {said.map(({ athleteId, name, note }) => (
-          <li key={athleteId}>
-            <b className="font-medium">{name}</b>: {note}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
+  const lists = [
+    ['Something hurt', 'felt'],
+    ['Asked for today', 'today'],
+    ['Said with their scores', 'note'],
+  ] as const;
+  return lists.map(([title, key]) => {
+    const said = standings.filter((standing) => standing[key].trim() !== '');
+    if (said.length === 0) return null;
+    return (
+      <section key={key} aria-label={title} className={clsx('mt-3 text-sm', key === 'felt' && 'border-l-4 border-bad pl-2')}>
+        <h3 className="font-medium">{title}</h3>
+        <ul>
+          {said.map((standing) => (
+            <li key={standing.athleteId}>
+              <Link to={`/people/${standing.athleteId}`} className="font-medium hover:underline">
+                {standing.name}
+              </Link>
+              : {standing[key]}
+            </li>
+          ))}
+        </ul>
+        {key === 'felt' && <p className="text-soft">Spare it until a licensed professional has looked at it; what is avoided stands on the person’s page.</p>}
+      </section>
+    );
+  });
 }
