@@ -46,7 +46,13 @@ if (canBuild && wants('server')) {
 if (wants('web')) {
   const { build } = await import('vite');
   await build({ root: join(root, 'apps/web'), logLevel: 'warn' });
-  await build({ root: join(root, 'apps/web'), configFile: join(root, 'apps/web/vite.athlete.config.ts'), logLevel: 'warn' });
+  const { serviceWorker } = await import('./lib/service-worker.mjs');
+  await build({
+    root: join(root, 'apps/web'),
+    configFile: join(root, 'apps/web/vite.athlete.config.ts'),
+    logLevel: 'warn',
+    plugins: [serviceWorker(join(root, 'apps/web/src/athlete-sw.js'))],
+  });
 }
 
 /** What a folder holds, hashed: readings made with another model are made anew. */

@@ -1,8 +1,17 @@
 /** The athlete's half: a light application of its own, without anything of the coach's. */
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { queryClient } from './api/query-client';
 import { AthleteApp } from './athlete-app';
+import { keepOffline } from './athlete/keep-offline';
 import './styles.css';
+
+// a stored answer counts as one: nothing waits for the network to be announced
+queryClient.setDefaultOptions({
+  queries: { ...queryClient.getDefaultOptions().queries, networkMode: 'always' },
+  mutations: { networkMode: 'always' },
+});
+keepOffline(queryClient);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -1,12 +1,10 @@
 /** The athlete's own score: a field a part, kept in this browser until it is logged. */
 import { scoresProblem } from '@gambito/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { toast } from 'sonner';
-import { api, messageOf } from '../api/client';
 import type { AthletePage } from '../api/types';
 import { entryOf, readEntry, type Entry } from '../scores/entry';
 import { doubtsOf, ScoreFields } from '../scores/score-fields';
+import { useScoreSending } from './waiting-score';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { scoreDraftKey } from './clock-state';
@@ -29,19 +27,12 @@ function useScoreForm(token: string, page: AthletePage) {
   const [note, setNote] = useState(page.score?.note ?? '');
   const [problem, setProblem] = useState<string | null>(null);
   const [doubts, setDoubts] = useState<string[]>([]);
-  const client = useQueryClient();
   useEffect(() => {
     if (typed !== (page.score?.score ?? '')) localStorage.setItem(draft, typed);
   }, [draft, typed, page.score]);
-  const save = useMutation({
-    mutationFn: () => api(`/a/${token}/score`, { body: { score: readEntry(entry, typed).text ?? typed, note } }),
-    onSuccess: async () => {
-      localStorage.removeItem(draft);
-      setDoubts([]);
-      await client.invalidateQueries({ queryKey: ['a', token] });
-      toast('Logged. Your coach sees it.');
-    },
-    onError: (error) => setProblem(messageOf(error)),
+  const sending = useScoreSending(token, () => {
+    localStorage.removeItem(draft);
+    setDoubts([]);
   });
   const change = (next: string): void => {
     setTyped(next);
@@ -55,9 +46,9 @@ function useScoreForm(token: string, page: AthletePage) {
     if (wrong) return;
     const asked = doubts.length > 0 ? [] : doubtsOf(entry, typed);
     setDoubts(asked);
-    if (asked.length === 0) save.mutate();
+    if (asked.length === 0) sending.send({ score: readEntry(entry, typed).text ?? typed, note });
   };
-  return { entry, typed, change, note, setNote, problem, doubts, submit, saving: save.isPending };
+  return { entry, typed, change, note, setNote, problem: problem ?? sending.problem, doubts, submit, saving: sending.sending, waiting: sending.waiting };
 }
 
 export function ScoreForm({ token, page }: { token: string; page: AthletePage }) {
@@ -66,6 +57,11 @@ export function ScoreForm({ token, page }: { token: string; page: AthletePage })
     <form onSubmit={form.submit} className="no-print my-3 border-l-4 border-amber pl-3" aria-label="Your score">
       <h2 className="text-lg">Your score</h2>
       {page.score && <p className="text-sm text-good">Logged: {page.score.score}</p>}
+      {form.waiting && (
+        <p role="status" className="text-sm text-amber-ink">
+          {form.waiting.score} waits here and goes out by itself when the network is back.
+        </p>
+      )}
       <div className="mt-1 flex flex-wrap items-start gap-2">
         <ScoreFields entry={form.entry} typed={form.typed} change={form.change} label="Score" />
         <Button look="main" type="submit" className="min-h-11" disabled={form.saving || form.typed.trim() === ''}>

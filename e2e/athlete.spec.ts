@@ -1,0 +1,64 @@
+/** The athlete's phone: without a network once it was opened, and a version for what is there today. */
+import { expect, test } from '@playwright/test';
+import { accessible, fresh, phone, sendTo } from './desk';
+
+test('once opened, the page, the clock and the score work without a network; the score goes out by itself afterwards', async ({ page, browser }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 burpee\n15 air squat');
+  const link = await sendTo(page, address, 'Ylmarra');
+  const context = await browser.newContext({ viewport: phone, serviceWorkers: 'allow' });
+  const athlete = await context.newPage();
+  await athlete.goto(link);
+  await expect(athlete.getByRole('heading', { name: 'Squall' })).toBeVisible();
+  await athlete.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    if (!navigator.serviceWorker.controller) await new Promise((resolve) => navigator.serviceWorker.addEventListener('controllerchange', resolve));
+  });
+  // what was there before the worker is asked for once more, and kept
+  await expect.poll(() => athlete.evaluate(async () => (await (await caches.open('gambito-pages')).keys()).length)).toBe(1);
+  await context.setOffline(true);
+  await athlete.reload();
+  await expect(athlete.getByRole('heading', { name: 'Squall' })).toBeVisible();
+  await athlete.getByRole('link', { name: 'Start the clock' }).click();
+  await expect(athlete.getByRole('button', { name: 'Start' })).toBeVisible();
+  await athlete.goto(link);
+  await athlete.getByRole('textbox', { name: 'Score' }).fill('9+4');
+  await athlete.getByRole('button', { name: 'Log' }).click();
+  await expect(athlete.getByText('9+4 waits here and goes out by itself when the network is back.')).toBeVisible();
+  await athlete.reload();
+  await expect(athlete.getByText(/9\+4 waits here/)).toBeVisible();
+  const board = async (): Promise<unknown> =>
+    (await (await page.request.get(`/api${address}/board`)).json()).boards[0].rows.map(({ score }: { score: string }) => score);
+  expect(await board()).toEqual([]);
+  await context.setOffline(false);
+  await expect(athlete.getByText('Logged: 9+4')).toBeVisible({ timeout: 30_000 });
+  expect(await board()).toEqual(['9+4']);
+  await context.close();
+});
+
+test('“today I only have …” from the phone to the desk, and what hurt', async ({ page, browser }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 db push press @ 2x12 kg\n15 air squat');
+  const link = await sendTo(page, address, 'Lumerik');
+  const context = await browser.newContext({ viewport: phone });
+  const athlete = await context.newPage();
+  await athlete.goto(link);
+  await athlete.getByRole('button', { name: 'Today I only have …' }).click();
+  await athlete
+    .getByRole('group', { name: /What is there/ })
+    .getByRole('button', { name: /adjustable dumbbell/ })
+    .click();
+  await athlete.getByRole('button', { name: '15 min' }).click();
+  await accessible(athlete);
+  await athlete.getByRole('button', { name: 'Make my version' }).click();
+  const today = athlete.getByRole('region', { name: 'Today' });
+  await expect(today).toContainText('15 min');
+  await expect(athlete.getByRole('region', { name: 'Your version' })).toContainText('instead of 8 dumbbell push press');
+  await athlete.getByText('Something hurt', { exact: true }).click();
+  await athlete.getByLabel('Where it hurt').fill('left knee');
+  await athlete.getByRole('button', { name: 'Tell the coach' }).click();
+  await expect(athlete.getByText('Your coach sees it.').last()).toBeVisible();
+  const { sends } = await (await page.request.get(`/api${address}/sends`)).json();
+  expect(sends[0]).toMatchObject({ felt: 'left knee: noticed it.', today: expect.stringContaining('15 min') });
+  await today.getByRole('button', { name: 'Back to the first version' }).click();
+  await expect(athlete.getByRole('region', { name: 'Your version' })).not.toContainText('instead of 8');
+  await context.close();
+});
