@@ -31,7 +31,7 @@ test('once opened, the page, the clock and the score work without a network; the
   expect(await board()).toEqual([]);
   await context.setOffline(false);
   await expect(athlete.getByText('Logged: 9+4')).toBeVisible({ timeout: 30_000 });
-  expect(await board()).toEqual(['9+4']);
+  await expect.poll(board).toEqual(['9+4']);
   await context.close();
 });
 

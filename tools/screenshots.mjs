@@ -45,11 +45,6 @@ const shots = {
     // the class is looked through a moment after the text
     await page.getByText(/of \d+ as written/).waitFor({ timeout: 60000 });
   },
-  async empty() {
-    const made = await json('/workouts', { method: 'POST', data: { text: '', day: null } });
-    await page.goto(`${url}/workouts/${made.id}/write`);
-    await page.getByRole('list', { name: 'To begin with' }).waitFor();
-  },
   async adapt() {
     await page.goto(`${url}/workouts/${id('Breakwater')}/adapt`);
     await page.getByRole('status', { name: 'The class' }).waitFor({ timeout: 30000 });
@@ -71,6 +66,22 @@ const shots = {
     await page.goto(`${url}/workouts/${id('Fog Signal')}/board`);
     await page.getByText('Index (100 = par)').waitFor();
   },
+  async week() {
+    await page.goto(`${url}/week`);
+    await page.getByRole('region', { name: 'What the week works on' }).waitFor();
+  },
+  async workouts() {
+    await page.goto(`${url}/workouts`);
+    await page.getByRole('link', { name: 'Ebb' }).waitFor();
+  },
+  async sheet() {
+    await page.goto(`${url}/workouts/${id('Breakwater')}/sheet`);
+    await page.getByRole('button', { name: 'Print' }).and(page.locator(':enabled')).waitFor({ timeout: 60000 });
+  },
+  async account() {
+    await page.goto(`${url}/account`);
+    await page.getByRole('button', { name: 'Make a link' }).waitFor();
+  },
   async people() {
     await page.goto(`${url}/people`);
     await page.getByText('Orvenna').waitFor();
@@ -82,6 +93,11 @@ const shots = {
   async rules() {
     await page.goto(`${url}/rules`);
     await page.getByText('Easier push-up').waitFor();
+  },
+  async empty() {
+    const made = await json('/workouts', { method: 'POST', data: { text: '', day: null } });
+    await page.goto(`${url}/workouts/${made.id}/write`);
+    await page.getByRole('list', { name: 'To begin with' }).waitFor();
   },
   async athlete() {
     await page.setViewportSize(phone);
