@@ -1,6 +1,6 @@
 /** `npm test`: installs what is missing, then every check: types, lint, unit, command line, server on a throw-away MariaDB, the built application in Chromium. */
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { startDatabase } from './lib/database.mjs';
@@ -11,6 +11,11 @@ import { Refusal, orRefuse, say } from './lib/say.mjs';
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const bin = (name) => join(root, 'node_modules/.bin', name);
 const results = join(root, 'test-results');
+/** The browser's checks in two halves of about the same length: some by name, and whatever else there is. */
+const firstHalf = ['coach-desk', 'evening', 'athlete', 'typing'];
+const specs = readdirSync(join(root, 'e2e')).filter((name) => name.endsWith('.spec.ts'));
+const isFirst = (name) => firstHalf.includes(name.replace('.spec.ts', ''));
+const browserHalves = { e2e_desk: specs.filter(isFirst), e2e_path: specs.filter((name) => !isFirst(name)) };
 let passed = 0;
 let failed = 0;
 
@@ -50,6 +55,20 @@ async function answers(address, alive) {
   throw new Refusal('The server did not start for the browser tests.');
 }
 
+/** A server with its demo on a database of its own, once it answers. @returns its address */
+async function startServer(environment, servers) {
+  const port = await freePort();
+  const server = spawn(process.execPath, ['--enable-source-maps', 'apps/server/dist/server.mjs'], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, GAMBITO_PORT: String(port), ...environment, GAMBITO_DEMO: '1', GAMBITO_WEB: join(root, 'apps/web/dist') },
+  });
+  servers.push(server);
+  const url = `http://127.0.0.1:${port}`;
+  await answers(`${url}/api/health`, () => server.exitCode === null);
+  return url;
+}
+
 function count(file, read) {
   try {
     const [good, bad] = read(JSON.parse(readFileSync(join(results, file), 'utf8')));
@@ -70,12 +89,13 @@ await orRefuse(async () => {
   mkdirSync(results, { recursive: true });
   const files = mkdtempSync(join(existsSync('/dev/shm') ? '/dev/shm' : '/tmp', 'gambito-test-'));
   const database = await startDatabase(files, { throwAway: true });
-  let server;
+  const servers = [];
   const clean = async () => {
-    if (server && server.exitCode === null) {
-      server.kill('SIGTERM');
-      await new Promise((resolve) => server.once('exit', resolve));
-    }
+    for (const server of servers)
+      if (server.exitCode === null) {
+        server.kill('SIGTERM');
+        await new Promise((resolve) => server.once('exit', resolve));
+      }
     await database.stop();
     rmSync(files, { recursive: true, force: true });
   };
@@ -95,7 +115,7 @@ await orRefuse(async () => {
       'gambito_jest_cases',
       'gambito_jest_library',
       'gambito_jest_moves',
-      'gambito_e2e',
+      ...Object.keys(browserHalves).map((name) => `gambito_${name}`),
     ])
       database.create(name);
     const statics = together([
@@ -106,31 +126,23 @@ await orRefuse(async () => {
     await together([['build', process.execPath, ['tools/build.mjs']]]);
     // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
     const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
-    const port = await freePort();
-    server = spawn(process.execPath, ['--enable-source-maps', 'apps/server/dist/server.mjs'], {
-      cwd: root,
-      stdio: 'inherit',
-      env: {
-        ...process.env,
-        GAMBITO_PORT: String(port),
-        ...database.environment('gambito_e2e'),
-        GAMBITO_DEMO: '1',
-        GAMBITO_WEB: join(root, 'apps/web/dist'),
-      },
-    });
-    const url = `http://127.0.0.1:${port}`;
-    await answers(`${url}/api/health`, () => server.exitCode === null);
+    // the browser's checks in two halves, each against a server and a demo of its own, beside the others
+    const halves = await Promise.all(
+      Object.entries(browserHalves).map(async ([name, files]) => ({ name, files, url: await startServer(database.environment(`gambito_${name}`), servers) })),
+    );
+    const browser = Promise.all(
+      halves.map(({ name, files, url }) =>
+        check(`browser (${name})`, bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs', ...files], { GAMBITO_URL: url, GAMBITO_E2E: name }),
+      ),
+    );
     await Promise.all([statics, fire]);
-    // the browser runs beside the others, on a database of its own
-    await Promise.all([
-      check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
-        NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-        ...database.environment('gambito_jest'),
-      }),
-      check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url }),
-    ]);
+    await check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
+      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+      ...database.environment('gambito_jest'),
+    });
+    await browser;
     count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
-    count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
+    for (const name of Object.keys(browserHalves)) count(`${name}.json`, ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
   } finally {
     await clean();
   }

@@ -13,20 +13,30 @@ const mostKept = 50;
 interface Saving {
   readonly coachId: number;
   readonly id: number;
-  /** that is about to be replaced */
+  /** that was replaced */
   readonly revision: number;
-  /** that replaces it */
+  readonly before: string;
+  /** that replaced it */
   readonly text: string;
   readonly now: Date;
 }
 
-/** Keeps the text that stands there before another takes its place, unless one of the same spell is kept already. */
-export async function keepRevision({ models }: Database, { coachId, id, revision, text, now }: Saving, transaction: Transaction): Promise<void> {
+/** The text that a revision has; null where another stands there by now. */
+export async function textOfRevision(
+  { models }: Database,
+  { coachId, id, revision }: Pick<Saving, 'coachId' | 'id' | 'revision'>,
+  transaction: Transaction,
+): Promise<string | null> {
   const standing = await models.workouts.findOne({ where: { id, coachId, revision, deletedAt: null }, attributes: ['id', 'text'], transaction });
-  if (!standing || standing.text === text || standing.text.trim() === '') return;
+  return standing?.text ?? null;
+}
+
+/** Keeps a text that another has taken the place of, unless one of the same spell is kept already. Only who took its place does this: of several who save at once, one. */
+export async function keepRevision({ models }: Database, { id, revision, before, text, now }: Saving, transaction: Transaction): Promise<void> {
+  if (before === text || before.trim() === '') return;
   const kept = await models.revisions.findAll({ where: { workoutId: id }, attributes: ['revision', 'savedAt'], order: [['revision', 'DESC']], transaction });
   if (kept[0] && now.getTime() - kept[0].savedAt.getTime() < spell) return;
-  await models.revisions.create({ workoutId: id, revision, text: standing.text, savedAt: now }, { transaction });
+  await models.revisions.create({ workoutId: id, revision, text: before, savedAt: now }, { transaction });
   const gone = kept.slice(mostKept - 1).map((old) => old.revision);
   if (gone.length > 0) await models.revisions.destroy({ where: { workoutId: id, revision: gone }, transaction });
 }

@@ -9,7 +9,7 @@ import type { WorkoutRow } from '../platform/models';
 import { parsed } from '../platform/parsed';
 import { beyond, narrowed, type WorkoutsAsked } from './asked';
 import { previewed, previewOf } from './preview';
-import { keepRevision } from './revisions';
+import { keepRevision, textOfRevision } from './revisions';
 
 export interface LocksOfAthlete {
   readonly athleteId: number;
@@ -141,10 +141,11 @@ export function workoutStore(database: Database): WorkoutStore {
       }),
     save: async (coachId, id, change, revision, now) => {
       const saved = await transact(async (transaction) => {
-        if (change.text !== undefined) await keepRevision(database, { coachId, id, revision, text: change.text, now }, transaction);
+        const before = change.text === undefined ? null : await textOfRevision(database, { coachId, id, revision }, transaction);
         // the database decides who was first
         const fresh = { ...change, ...(change.text === undefined ? {} : { facts: null }), revision: revision + 1 };
         const [count] = await models.workouts.update(fresh, { where: { id, coachId, deletedAt: null, revision }, transaction });
+        if (count > 0 && before !== null) await keepRevision(database, { coachId, id, revision, before, text: change.text!, now }, transaction);
         return count;
       });
       const current = await find(coachId, id);
