@@ -6,8 +6,8 @@ export default defineConfig({
   timeout: 150_000,
   expect: { timeout: 20_000 },
   workers: 1,
-  reporter: [['list'], ['json', { outputFile: `../test-results/${process.env.GAMBITO_E2E ?? 'e2e'}.json` }]],
-  outputDir: `../test-results/${process.env.GAMBITO_E2E ?? 'e2e'}`,
+  reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
+  outputDir: '../test-results/e2e',
   use: {
     baseURL: process.env.GAMBITO_URL,
     viewport: { width: 1280, height: 800 },

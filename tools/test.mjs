@@ -1,6 +1,6 @@
 /** `npm test`: installs what is missing, then every check: types, lint, unit, command line, server on a throw-away MariaDB, the built application in Chromium. */
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { startDatabase } from './lib/database.mjs';
@@ -11,11 +11,6 @@ import { Refusal, orRefuse, say } from './lib/say.mjs';
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const bin = (name) => join(root, 'node_modules/.bin', name);
 const results = join(root, 'test-results');
-/** The browser's checks in two halves of about the same length: some by name, and whatever else there is. */
-const firstHalf = ['coach-desk', 'evening', 'athlete', 'typing'];
-const specs = readdirSync(join(root, 'e2e')).filter((name) => name.endsWith('.spec.ts'));
-const isFirst = (name) => firstHalf.includes(name.replace('.spec.ts', ''));
-const browserHalves = { e2e_desk: specs.filter(isFirst), e2e_path: specs.filter((name) => !isFirst(name)) };
 let passed = 0;
 let failed = 0;
 
@@ -115,7 +110,7 @@ await orRefuse(async () => {
       'gambito_jest_cases',
       'gambito_jest_library',
       'gambito_jest_moves',
-      ...Object.keys(browserHalves).map((name) => `gambito_${name}`),
+      'gambito_e2e',
     ])
       database.create(name);
     const statics = together([
@@ -126,15 +121,9 @@ await orRefuse(async () => {
     await together([['build', process.execPath, ['tools/build.mjs']]]);
     // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
     const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
-    // the browser's checks in two halves, each against a server and a demo of its own, beside the others
-    const halves = await Promise.all(
-      Object.entries(browserHalves).map(async ([name, files]) => ({ name, files, url: await startServer(database.environment(`gambito_${name}`), servers) })),
-    );
-    const browser = Promise.all(
-      halves.map(({ name, files, url }) =>
-        check(`browser (${name})`, bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs', ...files], { GAMBITO_URL: url, GAMBITO_E2E: name }),
-      ),
-    );
+    // the browser begins as soon as there is something to look at, and runs beside the others on a database of its own
+    const url = await startServer(database.environment('gambito_e2e'), servers);
+    const browser = check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url });
     await Promise.all([statics, fire]);
     await check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
       NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
@@ -142,7 +131,7 @@ await orRefuse(async () => {
     });
     await browser;
     count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
-    for (const name of Object.keys(browserHalves)) count(`${name}.json`, ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
+    count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
   } finally {
     await clean();
   }
