@@ -1,14 +1,11 @@
 /** Workouts: the text as typed, its day and tags, whom it is for, and the coach's locks on versions. */
-import { everybody, type Audience, type ListedWorkout, type StoredWorkout } from '@gambito/contract';
-import type { Lock, WorkoutFacts } from '@gambito/core';
-import { Op, QueryTypes, col, fn } from 'sequelize';
+import { everybody, type Audience, type StoredWorkout } from '@gambito/contract';
+import type { Lock } from '@gambito/core';
 import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import type { WorkoutRow } from '../platform/models';
-import { parsed } from '../platform/parsed';
-import { beyond, narrowed, type WorkoutsAsked } from './asked';
-import { previewed, previewOf } from './preview';
+import { libraryStore, type LibraryStore } from './library-store';
 import { keepRevision, textOfRevision } from './revisions';
 
 export interface LocksOfAthlete {
@@ -27,9 +24,7 @@ export interface NewWorkout extends WorkoutChange {
   readonly text: string;
   readonly day: string | null;
 }
-export interface WorkoutStore {
-  /** Newest day first, those without a day last. */
-  page(coachId: number, asked: WorkoutsAsked, most: number): Promise<ListedWorkout[]>;
+export interface WorkoutStore extends LibraryStore {
   /** @throws {Problem} not_found */
   find(coachId: number, id: number): Promise<StoredWorkout>;
   /** All of them or none. */
@@ -38,16 +33,8 @@ export interface WorkoutStore {
   save(coachId: number, id: number, change: WorkoutChange, revision: number, now: Date): Promise<StoredWorkout>;
   /** @throws {Problem} not_found */
   setDeleted(coachId: number, id: number, at: Date | null): Promise<void>;
-  /** the tags in use, those used most first */
-  tags(coachId: number): Promise<string[]>;
   locks(workoutId: number): Promise<LocksOfAthlete[]>;
   saveLocks(workoutId: number, athleteId: number, locks: readonly Lock[]): Promise<void>;
-  /** texts that the library cannot find by their facts yet */
-  unshelved(most: number): Promise<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>[]>;
-  /** noted only while the text is still this one */
-  shelve(id: number, text: string, facts: WorkoutFacts): Promise<void>;
-  /** What lies in the bin since before this, and nobody scored, is gone for good. */
-  sweep(before: Date): Promise<void>;
 }
 
 const show = ({ id, title, text, day, tags, audience, revision, updatedAt }: WorkoutRow): StoredWorkout => ({
@@ -61,77 +48,15 @@ const show = ({ id, title, text, day, tags, audience, revision, updatedAt }: Wor
   updatedAt: updatedAt.toISOString(),
 });
 
-const doneQuery = `SELECT s.workout_id AS workoutId, COUNT(*) AS scores, MAX(s.created_at) AS last,
-    COALESCE(SUM(JSON_VALUE(r.reading, '$[0].reading.inWindow') = 1), 0) AS inWindow, COALESCE(SUM(JSON_VALUE(r.reading, '$[0].reading.inWindow') IN (0, 1)), 0) AS judged
-  FROM scores s LEFT JOIN readings r ON r.score_id = s.id AND r.read_revision = r.revision WHERE s.workout_id IN (:ids) AND s.deleted_at IS NULL GROUP BY s.workout_id`;
-interface DoneRow {
-  readonly workoutId: number;
-  readonly scores: number;
-  readonly last: Date;
-  readonly inWindow: number;
-  readonly judged: number;
-}
-const listedColumns = ['id', 'title', 'day', 'tags', 'audience', 'facts', 'revision', 'deletedAt', [fn('LEFT', col('text'), previewed), 'text']] as const;
-
 export function workoutStore(database: Database): WorkoutStore {
-  const { sequelize, models, read, write, transact } = database;
+  const { models, read, write, transact } = database;
   const find = async (coachId: number, id: number): Promise<StoredWorkout> => {
     const row = await read(() => models.workouts.findOne({ where: { id, coachId, deletedAt: null } }));
     if (!row) throw new Problem('not_found');
     return show(row);
   };
-  /** How often each was done, and how it went. */
-  const doneOf = async (ids: readonly number[]): Promise<Map<number, ListedWorkout['done']>> => {
-    const rows = ids.length === 0 ? [] : await read(() => sequelize.query<DoneRow>(doneQuery, { replacements: { ids }, type: QueryTypes.SELECT }));
-    return new Map(
-      rows.map(({ workoutId, scores, last, inWindow, judged }) => [
-        workoutId,
-        { scores: Number(scores), last: last.toISOString(), inWindow: Number(inWindow), judged: Number(judged) },
-      ]),
-    );
-  };
-  const sentOf = async (ids: readonly number[]): Promise<Map<number, number>> => {
-    const counted = 'SELECT workout_id AS workoutId, COUNT(*) AS sent FROM sends WHERE workout_id IN (:ids) AND revoked_at IS NULL GROUP BY workout_id';
-    const rows =
-      ids.length === 0
-        ? []
-        : await read(() => sequelize.query<{ workoutId: number; sent: number }>(counted, { replacements: { ids }, type: QueryTypes.SELECT }));
-    return new Map(rows.map(({ workoutId, sent }) => [workoutId, Number(sent)]));
-  };
-  const listed = async (rows: readonly WorkoutRow[]): Promise<ListedWorkout[]> => {
-    const ids = rows.map(({ id }) => id);
-    const [done, sent] = await Promise.all([doneOf(ids), sentOf(ids)]);
-    return rows.map(({ id, title, day, tags, audience, facts, revision, text, deletedAt }) => ({
-      id,
-      title,
-      day,
-      tags: tags ?? [],
-      audience: audience ?? everybody,
-      facts: facts ?? null,
-      revision,
-      preview: previewOf(text),
-      done: done.get(id) ?? null,
-      sent: sent.get(id) ?? 0,
-      deletedAt: deletedAt?.toISOString() ?? null,
-    }));
-  };
   return {
-    page: async (coachId, asked, most) => {
-      const { after } = asked;
-      const last = after === undefined ? null : await read(() => models.workouts.findOne({ where: { id: after, coachId }, attributes: ['id', 'day'] }));
-      const rows = await read(() =>
-        models.workouts.findAll({
-          attributes: listedColumns as never,
-          where: { coachId, [Op.and]: [...narrowed(database, asked), ...(last ? [beyond(last)] : [])] },
-          order: [
-            ['day', 'DESC'],
-            ['id', 'DESC'],
-          ],
-          limit: most,
-        }),
-      );
-      return listed(rows);
-    },
+    ...libraryStore(database),
     find,
     create: (coachId, workouts) =>
       transact(async (transaction) => {
@@ -153,42 +78,12 @@ export function workoutStore(database: Database): WorkoutStore {
       return current;
     },
     setDeleted: (coachId, id, at) => setDeleted(database, models.workouts, coachId, id, at),
-    tags: async (coachId) => {
-      const rows = await read(() =>
-        sequelize.query<{ tags: unknown }>("SELECT tags FROM workouts WHERE coach_id = :coachId AND deleted_at IS NULL AND tags <> '[]'", {
-          replacements: { coachId },
-          type: QueryTypes.SELECT,
-        }),
-      );
-      const counts = new Map<string, number>();
-      for (const tag of rows.flatMap(({ tags }) => parsed<string[]>(tags))) counts.set(tag, (counts.get(tag) ?? 0) + 1);
-      return [...counts].sort(([a, times], [b, others]) => others - times || (a < b ? -1 : 1)).map(([tag]) => tag);
-    },
     locks: async (workoutId) =>
       (await read(() => models.locks.findAll({ where: { workoutId } }))).map(({ athleteId, locks }) => ({ athleteId, locks: locks as Lock[] })),
     saveLocks: async (workoutId, athleteId, locks) => {
       // one row a version, by its unique key: of two windows the later one stands
       if (locks.length === 0) await write(() => models.locks.destroy({ where: { workoutId, athleteId } }));
       else await transact((transaction) => models.locks.upsert({ workoutId, athleteId, locks }, { transaction }));
-    },
-    unshelved: (most) =>
-      read(() =>
-        sequelize.query<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>>('SELECT id, coach_id AS coachId, text FROM workouts WHERE shelved = 0 LIMIT :most', {
-          replacements: { most },
-          type: QueryTypes.SELECT,
-        }),
-      ),
-    shelve: async (id, text, facts) => {
-      await write(() =>
-        sequelize.query('UPDATE workouts SET facts = :facts WHERE id = :id AND text = :text', { replacements: { id, text, facts: JSON.stringify(facts) } }),
-      );
-    },
-    sweep: async (before) => {
-      await write(() =>
-        sequelize.query('DELETE FROM workouts WHERE deleted_at < :before AND NOT EXISTS (SELECT 1 FROM scores s WHERE s.workout_id = workouts.id)', {
-          replacements: { before },
-        }),
-      );
     },
   };
 }
