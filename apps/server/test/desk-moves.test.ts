@@ -1,7 +1,8 @@
 /** A desk that moves house: its archive, several coaches, and where one is signed in. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { request } from 'node:http';
 import { gunzipSync, gzipSync } from 'node:zlib';
-import { addAthlete, addWorkout, cookieOf, openInstance, password, sendTo, squall, type Desk, type Instance } from './instance';
+import { addAthlete, addWorkout, cookieOf, openInstance, password, sendTo, squall, until, type Desk, type Instance } from './instance';
 
 let instance: Instance;
 beforeAll(async () => {
@@ -94,6 +95,35 @@ describe('a desk as an archive', () => {
   test('what is no gzip is told so', async () => {
     const answer = await take(await open('no-gzip'), Buffer.from('{"gambito":"desk"}'));
     expect([answer.status, answer.detail]).toEqual([422, expect.stringMatching(/no gzip file/)]);
+  });
+  test('a line without an end is not waited for', async () => {
+    const head = JSON.stringify(linesOf(archive)[0]);
+    const answer = await take(await open('endless'), gzipSync(`${head}\n${'x'.repeat(60_000_000)}`));
+    expect([answer.status, answer.detail]).toEqual([422, 'Line 2 has no end.']);
+  });
+  test('an upload that breaks off leaves nothing, and holds no connection', async () => {
+    const to = await open('broken-off');
+    const address = new URL(await instance.app.listen({ port: 0, host: '127.0.0.1' }));
+    const headers = { cookie: to.cookie, 'content-type': 'application/gzip', 'content-length': String(archive.length) };
+    for (let tries = 0; tries < 12; tries++) {
+      const upload = request({ port: address.port, host: address.hostname, method: 'POST', path: '/api/archive', headers });
+      upload.on('error', () => undefined);
+      upload.write(archive.subarray(0, archive.length >> 1));
+      await new Promise((resolve) => setTimeout(resolve, 50));
+      upload.destroy();
+    }
+    expect(await until(async () => (await to.desk('GET', '/athletes')).json.athletes.length === 0)).toBe(true);
+    await to.desk('POST', '/athletes', { file: { name: 'Afterwards' } });
+    expect((await to.desk('GET', '/athletes')).json.athletes).toHaveLength(1);
+  }, 60_000);
+  test('a database that goes away while a desk is given out breaks the file off, and nothing else', async () => {
+    const { athletes } = instance.database.models;
+    const findAll = athletes.findAll.bind(athletes);
+    athletes.findAll = (() => Promise.reject(new Error('away'))) as unknown as typeof athletes.findAll;
+    const broken = await instance.app.inject({ url: '/api/archive', headers: { cookie: from.cookie } }).catch((error: unknown) => error);
+    athletes.findAll = findAll as typeof athletes.findAll;
+    expect(broken).toBeDefined();
+    expect(linesOf(await give(from))).toHaveLength(10);
   });
 });
 

@@ -1,15 +1,12 @@
 /** A coach's desk given out as one file of an open format, and taken in again. */
 import { archiveHeadSchema, archiveLineSchema, type ArchiveHead } from '@gambito/contract';
-import { createInterface } from 'node:readline';
-import { Readable } from 'node:stream';
-import { createGunzip, createGzip } from 'node:zlib';
+import { pipeline, Readable } from 'node:stream';
+import { createGzip } from 'node:zlib';
 import type { Coach } from '../auth/store';
 import { Problem } from '../platform/errors';
 import type { Services } from '../platform/services';
+import { bad, linesOf } from './lines';
 import type { Numbers } from './store';
-
-/** letters of a line: a version with its page */
-const longestLine = 400_000;
 
 async function* archiveText(services: Services, { id, name, timeZone, units, firstDay, rules, tiers }: Coach): AsyncGenerator<string> {
   const head: ArchiveHead = {
@@ -26,12 +23,14 @@ async function* archiveText(services: Services, { id, name, timeZone, units, fir
   }
   yield `${JSON.stringify({ end: true, lines })}\n`;
 }
-/** Lines of JSON, gzipped, made while they are sent. */
-export const giveArchive = (services: Services, coach: Coach): Readable => Readable.from(archiveText(services, coach)).pipe(createGzip());
+/** Lines of JSON, gzipped, made while they are sent. Where a database goes away in the middle it breaks off, and nothing else does: a file without its end is refused when it is taken in. */
+export function giveArchive(services: Services, coach: Coach): Readable {
+  const zipped = createGzip();
+  pipeline(Readable.from(archiveText(services, coach)), zipped, () => undefined);
+  return zipped;
+}
 
-const bad = (detail: string): Problem => new Problem('bad_archive', detail);
 function parsedLine(text: string, at: number): unknown {
-  if (text.length > longestLine) throw bad(`Line ${at} is too long.`);
   try {
     return JSON.parse(text) as unknown;
   } catch {
@@ -77,20 +76,4 @@ export async function takeArchive(services: Services, coach: Coach, body: Readab
   await services.coaches.changeRules(coach.id, rules);
   services.wake();
   return lines;
-}
-
-async function* linesOf(body: Readable): AsyncGenerator<{ text: string; at: number }> {
-  const unzipped = body.pipe(createGunzip());
-  const broken = new Promise<never>((_resolve, reject) => unzipped.once('error', reject));
-  broken.catch(() => undefined);
-  let at = 0;
-  const reader = createInterface({ input: unzipped, crlfDelay: Infinity })[Symbol.asyncIterator]();
-  for (;;) {
-    const next = await Promise.race([reader.next(), broken]).catch(() => {
-      throw bad('It cannot be unpacked: it is no gzip file, or was cut short.');
-    });
-    if (next.done) break;
-    at++;
-    if (next.value.trim() !== '') yield { text: next.value, at };
-  }
 }
