@@ -1,6 +1,6 @@
 /** A version that the coach wrote whole: nothing of it is changed, and everything a coach must hear of it is said. */
 import { describe, expect, test } from '@jest/globals';
-import { adapt, byHandOf, noteOf, partLocks, withByHand, withNote, type Lock } from '../src/index';
+import { adapt, byHandOf, noteOf, partLocks, swapMark, withByHand, withNote, type Lock } from '../src/index';
 import { withKit, workout } from './asking';
 
 const asked = workout('# Sluice\nAMRAP 12:00\n10 goblet squat @ 16 kg\n8 pull-up\n12 sit-up');
@@ -23,6 +23,13 @@ describe('by hand', () => {
       ['table-row', true],
       ['sit-up', false],
     ]);
+  });
+  test('nobody weighed its swaps, so none has a mark; a computed one has', () => {
+    const marks = (slots: Parameters<typeof swapMark>[0][]) => slots.map(swapMark);
+    expect(marks([...byHand(text).version.parts[0]!.slots])).toEqual([null, null, null]);
+    const computed = adapt(asked, athlete, { runs: 10 }).version.parts[0]!.slots;
+    expect(marks([...computed])).toEqual(computed.map(({ swapped, mark }) => (swapped ? mark : null)));
+    expect(computed.some(({ swapped }) => swapped)).toBe(true);
   });
   test('it is predicted and set beside what was meant', () => {
     const [same, other] = [byHand('AMRAP 12:00\n10 goblet squat @ 12.5 kg\n8 table row\n12 sit-up'), byHand('AMRAP 12:00\n40 push-up')];

@@ -1,5 +1,5 @@
 /** In which order the lanes stand, and which of them: pure, so that the keys walk what is seen. */
-import { changeOf, type Adapted, type Mark } from '@gambito/core';
+import { changeOf, swapMark, type Adapted, type Mark } from '@gambito/core';
 import type { Version } from './use-versions';
 
 export const laneOrders = {
@@ -18,9 +18,9 @@ export const laneFilters = {
 } as const;
 export type LaneFilter = keyof typeof laneFilters;
 
-/** The mark of the swap that gives up most; null where nothing was swapped. */
+/** The mark of the swap that gives up most; null where nothing was swapped, or the coach wrote all of it by hand. */
 export function worstMark({ version }: Adapted): Mark | null {
-  const marks = version.parts.flatMap(({ slots }) => slots.filter(({ swapped }) => swapped).map(({ mark }) => mark));
+  const marks = version.parts.flatMap(({ slots }) => slots.map(swapMark));
   return (['?', '?!', '!?', '!'] as const).find((mark) => marks.includes(mark)) ?? null;
 }
 

@@ -5,6 +5,7 @@ import {
   isPartLock,
   partLocks,
   slotsOfPart,
+  swapMark,
   wordsOf,
   type Adapted,
   type HouseRules,
@@ -117,15 +118,16 @@ function SlotLine({
   toggle: () => void;
 }) {
   const said = formatSlot(now);
+  const mark = swapMark(slot);
   const written = then ? formatSlot({ ...then, alternatives: [] }) : null;
   return (
     <button type="button" className="w-full rounded text-left hover:bg-wash" aria-expanded={open} onClick={toggle}>
       <span className="flex items-baseline gap-2">
         <span className="font-medium">{said}</span>
         {locked && <LockIcon size={13} aria-label="locked" />}
-        {slot.swapped && (
+        {mark && (
           <span className="ml-auto">
-            <MarkSign mark={slot.mark} />
+            <MarkSign mark={mark} />
           </span>
         )}
       </span>

@@ -9,7 +9,8 @@ import { ThemeButton } from '../ui/theme-button';
 import { showScore } from '../ui/scores';
 import { Failed, Loading } from '../ui/states';
 import { BriefPartView } from './brief-part';
-import { FeltForm, TodayPart } from './today-form';
+import { FeltForm } from './felt-form';
+import { TodayPart } from './today-form';
 
 // scores are read by the core, which is large: the workout is there before it
 const ScoreForm = lazy(async () => ({ default: (await import('./score-form')).ScoreForm }));

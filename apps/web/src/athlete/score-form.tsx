@@ -24,7 +24,6 @@ function useScoreForm(token: string, page: AthletePage) {
   const entry = useEntry(page);
   const draft = scoreDraftKey(token);
   const [typed, setTyped] = useState(() => localStorage.getItem(draft) ?? page.score?.score ?? '');
-  const [note, setNote] = useState(page.score?.note ?? '');
   const [problem, setProblem] = useState<string | null>(null);
   const [doubts, setDoubts] = useState<string[]>([]);
   useEffect(() => {
@@ -34,6 +33,7 @@ function useScoreForm(token: string, page: AthletePage) {
     localStorage.removeItem(draft);
     setDoubts([]);
   });
+  const [note, setNote] = useState(sending.waiting?.note ?? page.score?.note ?? '');
   const change = (next: string): void => {
     setTyped(next);
     setProblem(null);

@@ -1,6 +1,6 @@
 /** A score that could not be sent: it stays in this browser and goes out by itself when the network is back. */
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { api, ApiError, messageOf } from '../api/client';
 
@@ -47,6 +47,12 @@ export function useScoreSending(token: string, done: () => void) {
     },
   });
   const { mutate, isPending } = send;
+  const tried = useRef(false);
+  useEffect(() => {
+    // what waited when the page was left
+    if (waiting && !tried.current) mutate(waiting);
+    tried.current = true;
+  }, [waiting, mutate]);
   useEffect(() => {
     if (!waiting) return;
     const tryAgain = (): void => {

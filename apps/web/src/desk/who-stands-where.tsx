@@ -7,6 +7,7 @@ import { meantOf } from '../api/meant';
 import { useBoard, useRoster, useSends, useWorkout } from '../api/queries';
 import { useSendJob } from '../send/use-send-job';
 import { Button } from '../ui/button';
+import { Chip } from '../ui/chip';
 import { Progress } from '../ui/states';
 import { countOf, standingKinds, standingsOf, standingWords, type Standing, type StandingKind } from './standings';
 
@@ -41,19 +42,13 @@ export function WhoStandsWhere({ workoutId }: { workoutId: number }) {
     );
   return (
     <div>
-      <div role="group" aria-label="Where they stand" className="mb-2 flex flex-wrap gap-1.5 text-sm">
+      <div role="group" aria-label="Where they stand" className="mb-2 flex flex-wrap gap-1.5">
         {standingKinds
           .filter((each) => countOf(standings, each) > 0)
           .map((each) => (
-            <button
-              key={each}
-              type="button"
-              aria-pressed={kind === each}
-              onClick={() => setKind(kind === each ? null : each)}
-              className={clsx('min-h-7 rounded-full border px-3', kind === each ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet hover:bg-wash')}
-            >
+            <Chip key={each} on={kind === each} tap={() => setKind(kind === each ? null : each)}>
               <b className="tabular-nums">{countOf(standings, each)}</b> {standingWords[each]}
-            </button>
+            </Chip>
           ))}
       </div>
       <ToSend workoutId={workoutId} standings={standings} />

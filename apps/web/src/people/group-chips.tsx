@@ -1,4 +1,4 @@
-import clsx from 'clsx';
+import { Chip } from '../ui/chip';
 
 /** Everybody, or one group of them. */
 export function GroupChips({
@@ -12,17 +12,11 @@ export function GroupChips({
 }) {
   if (groups.length === 0) return null;
   return (
-    <div role="group" aria-label="Groups" className="mb-2 flex flex-wrap gap-1.5 text-sm">
+    <div role="group" aria-label="Groups" className="mb-2 flex flex-wrap gap-1.5">
       {[{ group: null, count: null }, ...groups].map(({ group, count }) => (
-        <button
-          key={group ?? ''}
-          type="button"
-          aria-pressed={chosen === group}
-          onClick={() => choose(group)}
-          className={clsx('min-h-7 rounded-full border px-3', chosen === group ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet hover:bg-wash')}
-        >
+        <Chip key={group ?? ''} on={chosen === group} tap={() => choose(group)}>
           {group ?? 'everybody'} {count !== null && <span className="tabular-nums opacity-70">{count}</span>}
-        </button>
+        </Chip>
       ))}
     </div>
   );

@@ -1,11 +1,10 @@
 /** What the coach states of a part, as fields that write its lines: the window, the feel, what must stay, what may stand for what. */
-import { formatWindow, parseWorkout, slotsOfPart, wordsOf, type Part } from '@gambito/core';
-import clsx from 'clsx';
+import { formatWindow, parseWorkout, slotsOfPart, windowAround, wordsOf, type Part } from '@gambito/core';
 import { useEffect, useState } from 'react';
+import { Chip } from '../ui/chip';
 import { inputLook } from '../ui/field';
-import { feels, hasOwnLine, alternativesOf, readStated, settingOf, stays, withAlternatives, withSetting, writeStated, type Stated } from './intent-text';
+import { alternativesOf, hasOwnLine, isStated, phrases, settingOf, withAlternatives, withPhrase, withSetting } from './intent-text';
 import type { Writing } from './use-write';
-import { windowAround } from './window-around';
 
 interface Props {
   readonly index: number;
@@ -14,67 +13,41 @@ interface Props {
   /** there is room for it beside the reading */
   readonly open: boolean;
 }
-const chip = (on: boolean): string =>
-  clsx('min-h-7 rounded-full border px-2.5 text-sm', on ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet hover:bg-wash');
-
 export function IntentCard({ index, part, writing, open }: Props) {
   const { reading } = writing;
   const [shown, setShown] = useState(open);
   const { places } = reading.parsed;
   if (!places[index]) return null;
   const intent = settingOf(reading.text, places, index, 'intent') ?? '';
-  const stated = readStated(intent);
-  const state = (next: Partial<Stated>): void => writeSetting(writing, index, 'intent', writeStated({ ...stated, ...next }));
   return (
     <details className="mt-1 text-sm" open={open || undefined} onToggle={(event) => setShown(event.currentTarget.open)}>
       <summary className="cursor-default rounded py-0.5 font-medium hover:bg-wash">
         Intent <span className="font-normal text-soft">{intent || (part.window ? formatWindow(part.window) : 'nothing stated')}</span>
       </summary>
-      {shown && <Fields index={index} part={part} writing={writing} stated={stated} state={state} />}
+      {shown && <Fields index={index} part={part} writing={writing} intent={intent} />}
     </details>
   );
 }
 
 interface FieldsProps extends Omit<Props, 'open'> {
-  readonly stated: Stated;
-  readonly state: (next: Partial<Stated>) => void;
+  /** as written */
+  readonly intent: string;
 }
-function Fields({ index, part, writing, stated, state }: FieldsProps) {
+function Fields({ index, part, writing, intent }: FieldsProps) {
+  const chipOf = (phrase: string, words = phrase) => (
+    <Chip key={phrase} on={isStated(intent, phrase)} tap={() => writeSetting(writing, index, 'intent', withPhrase(intent, phrase))}>
+      {words}
+    </Chip>
+  );
   return (
     <div className="mt-1 flex flex-col gap-2 border-l-2 border-line pl-3">
       <WindowField index={index} part={part} writing={writing} />
       <div className="flex flex-wrap gap-1.5" role="group" aria-label="Feel">
-        {feels.map((feel) => (
-          <button
-            key={feel}
-            type="button"
-            aria-pressed={stated.feel === feel}
-            className={chip(stated.feel === feel)}
-            onClick={() => state({ feel: stated.feel === feel ? null : feel })}
-          >
-            {feel}
-          </button>
-        ))}
-        <button type="button" aria-pressed={stated.unbroken} className={chip(stated.unbroken)} onClick={() => state({ unbroken: !stated.unbroken })}>
-          unbroken
-        </button>
-        <button type="button" aria-pressed={stated.oneLoad} className={chip(stated.oneLoad)} onClick={() => state({ oneLoad: !stated.oneLoad })}>
-          one load
-        </button>
+        {phrases.feel.map((phrase) => chipOf(phrase))}
       </div>
       <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Must stay">
         <span className="text-soft">must stay</span>
-        {stays.map((stay) => (
-          <button
-            key={stay}
-            type="button"
-            aria-pressed={stated.stay.includes(stay)}
-            className={chip(stated.stay.includes(stay))}
-            onClick={() => state({ stay: stated.stay.includes(stay) ? stated.stay.filter((other) => other !== stay) : [...stated.stay, stay] })}
-          >
-            {stay}
-          </button>
-        ))}
+        {[...phrases.stay, ...phrases.hold].map((phrase) => chipOf(phrase, phrase.split(' ')[0]))}
       </div>
       <Alternatives index={index} part={part} writing={writing} />
     </div>
@@ -107,10 +80,16 @@ function LineInput({ label, value, hint, list, take }: { label: string; value: s
   );
 }
 
+/** What the reference comes to, as a window; the prediction is of the leading part, so that it is told for a lone part only. */
+function aroundReference(part: Part, { reference, parsed }: Writing['reading']): string | null {
+  const window = reference && parsed.workout.parts.length === 1 ? windowAround(part, reference.predicted) : null;
+  return window && formatWindow(window);
+}
+
 /** An AMRAP’s window is in rounds, a time’s on the clock. */
 function WindowField({ index, part, writing }: Omit<Props, 'open'>) {
   const { reading } = writing;
-  const around = windowAround(part, reading.reference?.predicted, reading.parsed.workout.parts.length);
+  const around = aroundReference(part, reading);
   const set = (value: string): void => writeSetting(writing, index, 'window', value);
   return (
     <div className="flex flex-wrap items-center gap-2">

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { deriveIntent, defaultRules, parseWorkout, slotsOfPart } from '@gambito/core';
-import { alternativesOf, hasOwnLine, readStated, settingOf, stays, withAlternatives, withSetting, writeStated } from './intent-text';
+import { alternativesOf, hasOwnLine, isStated, phrases, settingOf, withAlternatives, withPhrase, withSetting } from './intent-text';
 
 const text =
   '# Sluice\nAMRAP 12:00\n6 pull-up\n9 burpee\nintent: 9-12 rounds, light, unbroken while fresh\n\nrest 2:00\n\nfor time, cap 9:00\n21-15-9\nthruster @ 40/30 kg\nsit-up\n\n## tier no kit, newer, 20 min\nAMRAP 8:00\n10 air squat\n';
@@ -20,16 +20,26 @@ describe('what a coach states', () => {
     expect(set(text, 0, 'intent', 'heavy').split('\n')[4]).toBe('intent: heavy');
     expect(settingOf(text, places(text), 0, 'intent')).toBe('9-12 rounds, light, unbroken while fresh');
   });
-  test('words that say something else stay', () => {
-    const stated = readStated('9-12 rounds, light, unbroken while fresh, pulling must stay');
-    expect(stated).toEqual({ feel: 'light', unbroken: false, oneLoad: false, stay: ['pulling'], others: ['9-12 rounds', 'unbroken while fresh'] });
-    expect(writeStated({ ...stated, feel: 'heavy', oneLoad: true })).toBe('9-12 rounds, unbroken while fresh, heavy, one load, pulling must stay');
+  test('a phrase counts as stated in whatever words, and what says something else stays in its place', () => {
+    const intent = '9-12 rounds, light, unbroken while fresh, pulling must stay';
+    expect(['light', 'heavy', 'unbroken', 'one load', 'pulling must stay', 'pushing must stay'].filter((phrase) => isStated(intent, phrase))).toEqual([
+      'light',
+      'unbroken',
+      'pulling must stay',
+    ]);
+    expect(withPhrase(intent, 'heavy')).toBe('9-12 rounds, unbroken while fresh, pulling must stay, heavy');
+    expect(withPhrase(intent, 'unbroken')).toBe('9-12 rounds, light, pulling must stay');
+    expect(withPhrase(withPhrase('', 'one load'), 'one load')).toBe('');
   });
-  test.each(stays)('%s must stay is understood by the core', (stay) => {
-    const written = set(text, 0, 'intent', writeStated({ feel: null, unbroken: true, oneLoad: true, stay: [stay], others: [] }));
-    const intent = deriveIntent(parseWorkout(written).workout, 'women', defaultRules).parts[0]!;
+  test('what must stay is taken away alone: legs are more than squatting', () => {
+    expect(isStated('legs must stay', 'squatting must stay')).toBe(false);
+    expect(withPhrase('keep the pull, legs must stay', 'pulling must stay')).toBe('legs must stay');
+  });
+  test.each([...phrases.stay, ...phrases.hold])('%s is understood by the core', (phrase) => {
+    const intent = deriveIntent(parseWorkout(set(text, 0, 'intent', withPhrase('unbroken, one load', phrase))).workout, 'women', defaultRules).parts[0]!;
     expect(intent).toMatchObject({ unbroken: true, oneLoad: true });
     expect(intent.mustStay.length + Object.keys(intent.weights).length).toBeGreaterThan(0);
+    expect(isStated(phrase, phrase)).toBe(true);
   });
   test('what may stand for a slot is written behind it, where it has its line to itself', () => {
     const [first] = places(text);

@@ -1,19 +1,12 @@
 /** What a coach states of a part, read from its lines and written back into them; words that say something else stay as they are. */
-import type { ParsedWorkout } from '@gambito/core';
+import { feels, says, statementsIn, type Feel, type ParsedWorkout } from '@gambito/core';
 
-export const feels = ['light', 'moderate', 'heavy'] as const;
-export type Feel = (typeof feels)[number];
-export const stays = ['pulling', 'pushing', 'squatting', 'hinging', 'running', 'trunk', 'jumping', 'grip', 'time'] as const;
-export type Stay = (typeof stays)[number];
-
-export interface Stated {
-  readonly feel: Feel | null;
-  readonly unbroken: boolean;
-  readonly oneLoad: boolean;
-  readonly stay: readonly Stay[];
-  /** everything else of the intent, as written: a window, a sentence */
-  readonly others: readonly string[];
-}
+/** phrases the card offers; what they state is the core's to tell */
+export const phrases = {
+  feel: [...feels, 'unbroken', 'one load'],
+  stay: ['pulling', 'pushing', 'squatting', 'hinging', 'running', 'trunk', 'jumping'].map((word) => `${word} must stay`),
+  hold: ['grip', 'time'].map((word) => `${word} must hold`),
+} as const;
 type Places = ParsedWorkout['places'];
 
 /** First line and the line behind the last of a part, from 0; blank lines and tiers below it are not its own. */
@@ -53,29 +46,18 @@ const clauses = (intent: string): string[] =>
     .split(/[,;]/)
     .map((clause) => clause.trim())
     .filter((clause) => clause !== '');
-const stayOf = (clause: string): Stay | null => {
-  const word = /^(\w+) must (?:stay|hold)/i.exec(clause)?.[1]?.toLowerCase();
-  return stays.find((stay) => stay === word) ?? null;
-};
+const isFeel = (phrase: string): phrase is Feel => feels.some((feel) => feel === phrase);
 
-export function readStated(intent: string): Stated {
-  const said = clauses(intent);
-  const feel = feels.find((word) => said.some((clause) => clause.toLowerCase() === word)) ?? null;
-  const unbroken = said.some((clause) => clause.toLowerCase() === 'unbroken');
-  const oneLoad = said.some((clause) => clause.toLowerCase() === 'one load');
-  const known = (clause: string): boolean => ['unbroken', 'one load', ...feels].includes(clause.toLowerCase()) || stayOf(clause) !== null;
-  return { feel, unbroken, oneLoad, stay: said.flatMap((clause) => stayOf(clause) ?? []), others: said.filter((clause) => !known(clause)) };
+/** Whether the intent as written states a phrase, in whatever words. */
+export const isStated = (intent: string, phrase: string): boolean =>
+  isFeel(phrase) ? statementsIn(intent).feel === phrase : clauses(intent).some((clause) => says(clause, phrase));
+
+/** The intent with a phrase, or without what states it; one feel takes the place of another. Everything else stays as written, in its order. */
+export function withPhrase(intent: string, phrase: string): string {
+  const gone = isStated(intent, phrase) ? [phrase] : isFeel(phrase) ? feels : [];
+  const kept = clauses(intent).filter((clause) => !gone.some((other) => says(clause, other)));
+  return [...kept, ...(isStated(intent, phrase) ? [] : [phrase])].join(', ');
 }
-
-/** In one order: what was written freely, then the feel, then what must hold. */
-export const writeStated = ({ feel, unbroken, oneLoad, stay, others }: Stated): string =>
-  [
-    ...others,
-    ...(feel ? [feel] : []),
-    ...(unbroken ? ['unbroken'] : []),
-    ...(oneLoad ? ['one load'] : []),
-    ...stay.map((word) => (word === 'time' || word === 'grip' ? `${word} must hold` : `${word} must stay`)),
-  ].join(', ');
 
 /** Whether a slot has its line to itself, so that what may stand for it can be written behind it. */
 export const hasOwnLine = ({ slotLines }: Places[number], slot: number): boolean => slotLines.filter((line) => line === slotLines[slot]).length === 1;

@@ -3,16 +3,15 @@
  * What it is derived from is what this athlete is asked: the cut for newer athletes comes before.
  */
 import { referenceCapacity } from '../capacity/reference-athlete';
-import type { Pattern } from '../movements/movement';
 import { slotsOfPart } from '../workout/walk';
 import type { Category, Part, Window, Workout } from '../workout/workout';
 import type { HouseRules } from '../rules/house-rules';
 import { compile } from '../simulate/program';
 import { walkProgram, type Run } from '../simulate/walk-program';
+import { statementsIn, type HeldPart, type Statements } from './statements';
 import { stimulusOf, type PartStimulus } from './stimulus';
 
-export type HeldPart = 'time' | 'load' | 'pattern' | 'breathing' | 'grip' | 'skill' | 'volume';
-export interface PartIntent {
+export interface PartIntent extends Omit<Statements, 'held'> {
   readonly stimulus: PartStimulus;
   readonly window: Window | null;
   /** what the score should be: the window's middle, else the reference athlete's score; in the score's own unit, null where the clock fixes it */
@@ -21,14 +20,8 @@ export interface PartIntent {
   readonly boutSeconds: readonly number[];
   /** mean reps of a set of each slot there: what it is not to fall to singles from */
   readonly setReps: readonly number[];
-  readonly unbroken: boolean;
-  readonly feel: 'light' | 'moderate' | 'heavy' | null;
-  /** patterns the coach said must stay */
-  readonly mustStay: readonly Pattern[];
   /** what the coach said must hold counts double in the drift */
   readonly weights: Readonly<Partial<Record<HeldPart, number>>>;
-  /** one load for everything */
-  readonly oneLoad: boolean;
   /** ln of how much harder than the original a set is to feel: the house rule on the choice of load */
   readonly feelShift: number;
   /** share of each interval that is work, for EMOM and windows */
@@ -58,43 +51,13 @@ export function writtenFor(workout: Workout, category: Category): Category {
   return loads.length > 0 && loads.every((load) => load.men === load.women) ? 'men' : category;
 }
 
-const heldWords: Readonly<Record<HeldPart, RegExp>> = {
-  time: /^(?:time|window|pace|minutes)$/,
-  load: /^(?:load|heavy|light|weight)$/,
-  pattern: /^(?:pattern|patterns|movements)$/,
-  breathing: /^(?:breathing|breath|engine)$/,
-  grip: /^grip$/,
-  skill: /^skills?$/,
-  volume: /^(?:volume|reps)$/,
-};
-const patternsSaid: readonly (readonly [RegExp, readonly Pattern[]])[] = [
-  [/^pull(?:ing|s)?$/, ['verticalPull', 'horizontalPull']],
-  [/^push(?:ing)?$|^press(?:ing)?$/, ['verticalPush', 'horizontalPush']],
-  [/^squat(?:ting|s)?$/, ['squat']],
-  [/^hing(?:e|ing)$/, ['hinge']],
-  [/^legs?$/, ['squat', 'lunge', 'hinge', 'jump']],
-  [/^lung(?:e|es|ing)$/, ['lunge']],
-  [/^run(?:ning)?$/, ['run']],
-  [/^trunk$|^core$/, ['trunkFlexion', 'trunkBrace', 'trunkRotation', 'trunkExtension']],
-  [/^jump(?:ing)?$/, ['jump', 'rope']],
-];
-
 /** heaviest owned: about half the reps at hand; light and fast: two thirds more (round figures) */
 const feelShifts: Readonly<Record<string, number>> = { heaviest: 0.6, light: -0.5 };
 
-/** `light`, `unbroken`, “pulling must stay pulling”, “one load” and the like, from the coach's own words. */
-function statedFeel(part: Part, workout: Workout): Pick<PartIntent, 'unbroken' | 'feel' | 'mustStay' | 'weights' | 'oneLoad'> {
-  const words = `${workout.intent ?? ''} ${workout.notes.join(' ')} ${part.intent ?? ''} ${part.notes.join(' ')}`.toLowerCase();
-  const staying = /\b(?:must stay|stays?|keep the) (\w+)|(\w+) must (?:stay|hold)/g;
-  const said = [...words.matchAll(staying)].flatMap((found) => [found[1], found[2]]).filter((word): word is string => Boolean(word));
-  const held = (Object.keys(heldWords) as HeldPart[]).filter((part) => said.some((word) => heldWords[part].test(word)));
-  return {
-    mustStay: [...new Set(said.flatMap((word) => patternsSaid.find(([pattern]) => pattern.test(word))?.[1] ?? []))],
-    weights: Object.fromEntries(held.map((part) => [part, 2])),
-    oneLoad: /\bone (?:load|weight|bar|dumbbell|pair)\b|\bsame (?:load|weight)\b/.test(words),
-    unbroken: /\bunbroken\b/.test(words),
-    feel: /\blight\b/.test(words) ? 'light' : /\bheavy\b/.test(words) ? 'heavy' : /\bmoderate\b/.test(words) ? 'moderate' : null,
-  };
+/** What the coach states of a part: said of it or of the whole workout, in the intent or in a note. */
+function statedOf(part: Part, workout: Workout): Omit<Statements, 'held'> & Pick<PartIntent, 'weights'> {
+  const { held, ...stated } = statementsIn(`${workout.intent ?? ''} ${workout.notes.join(' ')} ${part.intent ?? ''} ${part.notes.join(' ')}`);
+  return { ...stated, weights: Object.fromEntries(held.map((name) => [name, 2])) };
 }
 
 const countedInReps = ({ score }: Part): boolean => score === 'reps' || score === 'distance' || score === 'calories';
@@ -149,7 +112,7 @@ export function deriveIntent(workout: Workout, category: Category, rules: HouseR
       target: targetOf(part, result.score),
       boutSeconds: boutSecondsOf(run, index, slotsOfPart(part).length),
       setReps: setRepsOf(run, index, slotsOfPart(part).length),
-      ...statedFeel(part, workout),
+      ...statedOf(part, workout),
       feelShift: feelShifts[rules.loadChoice] ?? 0,
       workShare: part.kind === 'every' ? result.workSeconds / Math.max(1, fixed) : null,
     };

@@ -108,6 +108,10 @@ function loadOf({ load, movement }: Option, filled: Slot, category: Category): V
   return { kg, implement: filled.implement ?? rule?.implements[0] ?? 'barbell', count: filled.load.count, hold, text: `${kg} kg` };
 }
 
+const unweighed = 'byHand';
+/** The mark of a swap; null where nothing was swapped, or where it is the coach's own and nobody weighed it. */
+export const swapMark = ({ swapped, rule, mark }: Pick<VersionSlot, 'swapped' | 'rule' | 'mark'>): Mark | null => (swapped && rule !== unweighed ? mark : null);
+
 /** Slots that nobody chose but the coach, as they stand. @param written the same part of the workout for everybody, where there is one */
 export function plainSlots(part: Part, written: Part | undefined, category: Category): VersionSlot[] {
   const originals = written ? slotsOfPart(written) : [];
@@ -127,7 +131,7 @@ export function plainSlots(part: Part, written: Part | undefined, category: Cate
       style: { tempo: slot.tempo, pause: false, surfaceCm: slot.heightCm === null ? null : slot.heightCm[category] },
       swapped: original !== null && original.movement !== slot.movement,
       mark: '!',
-      rule: 'byHand',
+      rule: unweighed,
       reason: 'As the coach wrote it by hand.',
       figures: [],
       givesUp: [],
