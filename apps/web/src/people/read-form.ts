@@ -16,6 +16,7 @@ const fieldOfKey: Readonly<Record<string, string>> = {
   time_available: 'timeAvailable',
   avoid: 'avoid',
   units: 'units',
+  tier: 'tier',
   'place.floor': 'floor',
   'place.ceiling': 'ceiling',
   'place.to_street': 'street',

@@ -10,7 +10,8 @@ import { avoidNames, levels, type Athlete, type AvoidName, type KnownMax, type L
 import { entriesOf, isPlain, mostEntries, type AthleteProblem, type Plain, type Tell } from './file';
 import { readBest, readDurationOf, readLength, readMass, readMax, textOf } from './measures';
 import { readPlace } from './read-place';
-import { tierOf } from './tier';
+import { readTier, type SaidTier } from './tier';
+import type { Category } from '../workout/workout';
 
 export type { AthleteProblem } from './file';
 export interface ReadAthlete {
@@ -164,6 +165,18 @@ function readBody(file: Plain, units: MassUnit, assumed: string[], tell: Tell): 
   return { category: category ?? 'men', level: level ?? 'trained', bodyMassKg: mass ?? usual.mass, statureM: stature ?? usual.stature };
 }
 
+/** A tier in place of what the athlete has and does; what it says nothing of stays the athlete's own. */
+function readTierOf(said: unknown, category: Category, assumed: string[], tell: Tell): SaidTier | null {
+  if (!isSaid(said)) return null;
+  const name = textOf(said).slice(0, 80);
+  const tier = readTier(name, category);
+  const what = [...(tier.place ? ['kit'] : []), ...(tier.level ? ['level'] : []), ...(tier.timeAvailableSeconds ? ['minutes'] : [])];
+  if (what.length > 0) assumed.push(`tier “${name}”: its ${what.join(', ')} in place of the athlete’s own`);
+  if (tier.unread.length > 0 || what.length === 0)
+    tell('warning', 'tier', `“${tier.unread.join('”, “') || name}” says nothing of a tier; expected such as “one dumbbell, newer, 30 min”.`);
+  return tier;
+}
+
 const known =
   'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread groups tier'.split(
     ' ',
@@ -193,13 +206,12 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
   if (isSaid(file['reach']) && reach === null)
     tell('warning', 'reach', `“${textOf(file['reach'])}” is no reach; expected the height of the raised hand such as “212 cm”.`);
   tellUnread(file['unread'], tell);
-  const tier = isSaid(file['tier']) ? tierOf(textOf(file['tier']).slice(0, 80), body.category) : null;
-  if (tier) assumed.push(`tier “${tier.place.name}”: its kit, level and minutes in place of the athlete’s own`);
+  const tier = readTierOf(file['tier'], body.category, assumed, tell);
   return {
     athlete: {
       name: textOf(file['name']) || 'Athlete',
       ...body,
-      ...(tier ? { level: tier.level } : {}),
+      ...(tier?.level ? { level: tier.level } : {}),
       ageYears: readAge(file, today, tell),
       units,
       maxes: readMaxes(file['maxes'], units, tell),
@@ -210,8 +222,8 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
       reachM: reach,
       limits: { squatDepth: textOf(limits['squat_depth']) || null, reach: textOf(limits['reach']) || null },
       prefer: Object.fromEntries(entriesOf(file['prefer']).map(([key, value]) => [key, textOf(value)])),
-      timeAvailableSeconds: tier ? tier.timeAvailableSeconds : time === null || time > 0 ? time : null,
-      places: tier
+      timeAvailableSeconds: tier?.timeAvailableSeconds ?? (time === null || time > 0 ? time : null),
+      places: tier?.place
         ? [tier.place]
         : rawPlaces.length > 0
           ? rawPlaces.map((each) => readPlace(each, tell, { category: body.category, units, today }))

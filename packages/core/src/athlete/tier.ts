@@ -4,8 +4,9 @@ import { readKit } from '../kit/read-kit';
 import type { Category } from '../workout/workout';
 import type { Level } from './athlete';
 
-const kits: readonly [RegExp, (category: Category) => string[]][] = [
-  [/\bno kit\b|\bempty\b|\bbodyweight\b/, () => ['wall', 'chair 45 cm']],
+const bare = ['wall', 'chair 45 cm'];
+const kits: readonly [RegExp, (category: Category) => readonly string[]][] = [
+  [/\bno kit\b|\bempty\b|\bbodyweight\b/, () => bare],
   [/\bone dumbbell\b|\bsingle dumbbell\b/, (category) => [`dumbbell ${category === 'men' ? 20 : 12.5} kg`, 'wall', 'chair 45 cm']],
   [
     /\blittle kit\b|\bsome kit\b|\bhome kit\b/,
@@ -40,26 +41,53 @@ const kits: readonly [RegExp, (category: Category) => string[]][] = [
   ],
 ];
 
+const levels: readonly (readonly [RegExp, Level])[] = [
+  [/\bnewer\b|\bbeginner\b/, 'newer'],
+  [/\bnew\b/, 'new'],
+  [/\bcompetitive\b|\bvery fit\b|\badvanced\b/, 'competitive'],
+  [/\btrained\b/, 'trained'],
+];
+const minutesSaid = /(\d+)\s*min/;
+
+/** What the words of a tier say; null where they say nothing of it. */
+export interface SaidTier {
+  readonly level: Level | null;
+  readonly timeAvailableSeconds: number | null;
+  readonly place: Place | null;
+  /** words between commas that say nothing known */
+  readonly unread: readonly string[];
+}
+export function readTier(name: string, category: Category): SaidTier {
+  const words = name.toLowerCase();
+  const kit = kits.find(([pattern]) => pattern.test(words))?.[1](category);
+  const minutes = minutesSaid.exec(words);
+  const known = [minutesSaid, ...[...kits, ...levels].map(([pattern]) => pattern)];
+  return {
+    level: levels.find(([pattern]) => pattern.test(words))?.[1] ?? null,
+    timeAvailableSeconds: minutes ? Number(minutes[1]) * 60 : null,
+    place: kit ? placeWith(name, kit) : null,
+    unread: words
+      .split(',')
+      .map((part) => part.trim())
+      .filter((part) => part !== '' && !known.some((pattern) => pattern.test(part))),
+  };
+}
+const placeWith = (name: string, kit: readonly string[]): Place => ({
+  name,
+  floor: { lengthM: 4, widthM: 3 },
+  ceilingM: 2.8,
+  noise: 'normal',
+  kit: readKit(kit).items,
+});
+
 export interface Tier {
   readonly level: Level;
   /** null: as long as it takes */
   readonly timeAvailableSeconds: number | null;
   readonly place: Place;
 }
-const levels: readonly (readonly [RegExp, Level])[] = [
-  [/\bnewer\b|\bbeginner\b/, 'newer'],
-  [/\bnew\b/, 'new'],
-  [/\bcompetitive\b|\bvery fit\b|\badvanced\b/, 'competitive'],
-];
-
-/** Words nobody knows count as nothing said: trained, without kit, as long as it takes. */
+/** An athlete of the tier, whoever it is: what it does not say is trained, without kit, as long as it takes. */
 export function tierOf(name: string, category: Category): Tier {
-  const words = name.toLowerCase();
-  const minutes = /(\d+)\s*min/.exec(words);
-  const kit = kits.find(([pattern]) => pattern.test(words))?.[1](category) ?? ['wall', 'chair 45 cm'];
-  return {
-    level: levels.find(([pattern]) => pattern.test(words))?.[1] ?? 'trained',
-    timeAvailableSeconds: minutes ? Number(minutes[1]) * 60 : null,
-    place: { name, floor: { lengthM: 4, widthM: 3 }, ceilingM: 2.8, noise: 'normal', kit: readKit(kit).items },
-  };
+  const { level, timeAvailableSeconds, place } = readTier(name, category);
+  return { level: level ?? 'trained', timeAvailableSeconds, place: place ?? placeWith(name, bare) };
 }
