@@ -1,6 +1,7 @@
 /** Workouts as they come from elsewhere and go out: plain text, the library's JSON, a table, Markdown. */
 import { libraryFileSchema, type PortableWorkout } from '@gambito/contract';
 import { parseWorkout } from '@gambito/core';
+import { isValid, parseISO } from 'date-fns';
 import { readSheet, writeSheet } from '../ui/csv';
 
 export interface ReadWorkout extends PortableWorkout {
@@ -12,7 +13,7 @@ export interface ReadLibrary {
   readonly workouts: readonly ReadWorkout[];
   readonly problems: readonly string[];
 }
-const isDay = (day: string): boolean => /^(?:19|[2-8]\d)\d{2}-\d{2}-\d{2}$/.test(day) && !Number.isNaN(Date.parse(`${day}T12:00:00Z`));
+const isDay = (day: string): boolean => /^(?:19|[2-8]\d)\d{2}-\d{2}-\d{2}$/.test(day) && isValid(parseISO(day));
 const tagsOf = (cell: string): string[] =>
   [
     ...new Set(
@@ -23,10 +24,18 @@ const tagsOf = (cell: string): string[] =>
     ),
   ].slice(0, 20);
 
+/** @param day as it stands there: where it is none it is told, and the workout comes without */
 function look({ text, day, tags }: PortableWorkout): ReadWorkout {
   const { workout, diagnostics } = parseWorkout(text);
-  const remarks = diagnostics.filter(({ level }) => level !== 'info').map(({ line, message }) => `Line ${line}: ${message}`);
-  return { text, day, tags, title: workout.title ?? text.split('\n').find((line) => line.trim() !== '') ?? 'Untitled', remarks };
+  const noDay = day && !isDay(day) ? [`“${day.slice(0, 40)}” is no day; expected such as 2026-11-25.`] : [];
+  const remarks = [...noDay, ...diagnostics.filter(({ level }) => level !== 'info').map(({ line, message }) => `Line ${line}: ${message}`)];
+  return {
+    text,
+    day: day && isDay(day) ? day : null,
+    tags,
+    title: workout.title ?? text.split('\n').find((line) => line.trim() !== '') ?? 'Untitled',
+    remarks,
+  };
 }
 
 /** A text of several: each begins with its title (`# …`), or is cut off by a line of dashes. `day:` and `tags:` stand below the title. */
@@ -62,8 +71,7 @@ function fromText(piece: string): PortableWorkout {
 function fromJson(text: string): ReadLibrary {
   try {
     const read = libraryFileSchema.safeParse(JSON.parse(text));
-    if (read.success)
-      return { workouts: read.data.workouts.map((workout) => look({ ...workout, day: workout.day && isDay(workout.day) ? workout.day : null })), problems: [] };
+    if (read.success) return { workouts: read.data.workouts.map(look), problems: [] };
     const [issue] = read.error.issues;
     return { workouts: [], problems: [`This JSON is no library of Gambito: ${issue!.path.join('.') || 'the whole'}: ${issue!.message}.`] };
   } catch (error) {
@@ -71,21 +79,22 @@ function fromJson(text: string): ReadLibrary {
   }
 }
 
+function unreadOf(headings: readonly string[]): string[] {
+  const unread = headings.filter((heading) => heading !== '' && !['text', 'day', 'tags'].includes(heading.toLowerCase()));
+  return unread.length === 0 ? [] : [`Not read: the column “${unread.join('”, “')}”; expected text, day and tags.`];
+}
 function fromTable(text: string): ReadLibrary | null {
   const { headings, rows, problems } = readSheet(text);
   const at = (name: string): number => headings.findIndex((heading) => heading.toLowerCase() === name);
   if (headings.length < 2 || at('text') < 0) return null;
   const cell = (row: readonly string[], name: string): string => (at(name) < 0 ? '' : (row[at(name)] ?? ''));
-  const workouts = rows
-    .filter((row) => cell(row, 'text').trim() !== '')
-    .map((row) =>
-      look({
-        text: `${cell(row, 'text').replace(/\r\n?/g, '\n').trim()}\n`,
-        day: isDay(cell(row, 'day')) ? cell(row, 'day') : null,
-        tags: tagsOf(cell(row, 'tags')),
-      }),
-    );
-  return { workouts, problems };
+  const textOf = (row: readonly string[]): string => `${cell(row, 'text').replace(/\r\n?/g, '\n').trim()}\n`;
+  const written = rows.filter((row) => cell(row, 'text').trim() !== '');
+  const workouts = written.map((row) => look({ text: textOf(row), day: cell(row, 'day') || null, tags: tagsOf(cell(row, 'tags')) }));
+  return {
+    workouts,
+    problems: [...problems, ...unreadOf(headings), ...(written.length < rows.length ? [`${rows.length - written.length} of the rows have no text.`] : [])],
+  };
 }
 
 /** Whatever it is: the library's JSON, a table with a column “text”, or texts one after the other. */
