@@ -88,6 +88,22 @@ describe('a query has an index', () => {
     ['readings of an athlete', 'UPDATE readings SET revision = revision + 1 WHERE athlete_id = 1 AND score_id > 7'],
     ['items that wait', "SELECT DISTINCT job_id FROM job_items WHERE state = 'waiting' AND leased_until < NOW() LIMIT 8"],
     ['jobs that are old', "DELETE FROM jobs WHERE created_at < '2026-01-01' LIMIT 500"],
+    ['sessions of a coach', 'SELECT * FROM sessions WHERE coach_id = 1 ORDER BY created_at DESC'],
+    ['texts without facts', 'SELECT id, coach_id, text FROM workouts WHERE shelved = 0 LIMIT 50'],
+    ['the end of the bin', "DELETE FROM workouts WHERE deleted_at < '2026-01-01' AND NOT EXISTS (SELECT 1 FROM scores s WHERE s.workout_id = workouts.id)"],
+    ['earlier texts', 'SELECT * FROM workout_revisions WHERE workout_id = 1 ORDER BY revision DESC'],
+    [
+      'how often workouts were done',
+      'SELECT s.workout_id, COUNT(*) FROM scores s LEFT JOIN readings r ON r.score_id = s.id WHERE s.workout_id IN (1, 2) GROUP BY s.workout_id',
+    ],
+    ['to how many they were sent', 'SELECT workout_id, COUNT(*) FROM sends WHERE workout_id IN (1, 2) AND revoked_at IS NULL GROUP BY workout_id'],
+    ['an invitation', "SELECT COUNT(*) FROM invitations WHERE token_hash = 'x' AND expires_at > NOW()"],
+    ['invitations of a coach', 'SELECT * FROM invitations WHERE coach_id = 1 AND expires_at > NOW() ORDER BY expires_at'],
+    ['workouts of an archive', 'SELECT * FROM workouts WHERE coach_id = 1 AND deleted_at IS NULL AND id > 100 ORDER BY id LIMIT 100'],
+    [
+      'scores of an archive',
+      'SELECT * FROM scores WHERE workout_id IN (SELECT id FROM workouts WHERE coach_id = 1 AND deleted_at IS NULL) AND id > 100 AND deleted_at IS NULL ORDER BY id LIMIT 100',
+    ],
     ['tallies that are over', "DELETE FROM tallies WHERE resets_at < '2026-01-01'"],
   ];
   test.each(queries)('%s', async (_what, sql) => {

@@ -31,7 +31,7 @@ export function AthleteApp() {
               </Screen>
             }
           />
-          <Route path="*" element={<NotFound />} />
+          <Route path="*" element={<NotFound desk={false} />} />
         </Routes>
       </BrowserRouter>
       <Messages />

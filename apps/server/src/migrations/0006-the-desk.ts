@@ -34,14 +34,14 @@ export async function up(queries: QueryInterface): Promise<void> {
     expires_at: moment(),
     ...times,
   });
-  await ensureIndex(queries, 'workouts', ['coach_id', 'deleted_at', 'updated_at']);
   await ensureIndex(queries, 'workouts', ['shelved']);
+  await ensureIndex(queries, 'workouts', ['deleted_at']);
   await ensureIndex(queries, 'invitations', ['expires_at']);
 }
 
 export async function down(queries: QueryInterface): Promise<void> {
   for (const table of ['workout_revisions', 'invitations']) await queries.dropTable(table);
+  await dropIndex(queries, 'workouts', ['deleted_at']);
   await dropIndex(queries, 'workouts', ['shelved']);
-  await dropIndex(queries, 'workouts', ['coach_id', 'deleted_at', 'updated_at']);
   for (const [table, column] of [...columns].reverse()) await dropColumn(queries, table, column);
 }

@@ -22,6 +22,8 @@ export interface OpenLink {
   /** of the workout as it stands; null where it was deleted */
   readonly workout: { readonly text: string; readonly day: string | null } | null;
   readonly athleteDeleted: boolean;
+  /** as it stands */
+  readonly athleteFile: Readonly<Record<string, unknown>>;
   /** asked for on the day, in words; the version and the page are those made for it */
   readonly today: string | null;
   readonly felt: Felt | null;
@@ -98,11 +100,12 @@ interface LinkRow {
   readonly day: string | null;
   readonly workoutDeleted: Date | null;
   readonly athleteDeleted: Date | null;
+  readonly athleteFile: unknown;
   readonly today: unknown;
   readonly felt: unknown;
 }
 const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.athlete_id AS athleteId, s.original_text AS originalText, s.version_text AS versionText,
-    s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted
+    s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted, a.file AS athleteFile
   FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id WHERE s.token = :token`;
 
 export function sendStore({ sequelize, models, read, write, transact }: Database): SendStore {
@@ -174,6 +177,7 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
         felt,
         workout: row.workoutDeleted ? null : { text: row.text, day: row.day },
         athleteDeleted: row.athleteDeleted !== null,
+        athleteFile: parsed<OpenLink['athleteFile']>(row.athleteFile),
       };
     },
   };

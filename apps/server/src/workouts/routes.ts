@@ -65,7 +65,7 @@ function libraryRoutes(app: TypedApp, { workouts, now }: Services): void {
         response: { 200: z.object({ workouts: z.array(storedWorkoutSchema) }) },
       },
     },
-    async (request) => ({ workouts: await Promise.all(request.body.ids.map((id) => workouts.find(coachIn(request).id, id))) }),
+    async (request) => ({ workouts: await workouts.several(coachIn(request).id, request.body.ids) }),
   );
 }
 

@@ -27,6 +27,8 @@ export interface NewWorkout extends WorkoutChange {
 export interface WorkoutStore extends LibraryStore {
   /** @throws {Problem} not_found */
   find(coachId: number, id: number): Promise<StoredWorkout>;
+  /** In the order asked for. @throws {Problem} not_found where one of them is */
+  several(coachId: number, ids: readonly number[]): Promise<StoredWorkout[]>;
   /** All of them or none. */
   create(coachId: number, workouts: readonly NewWorkout[]): Promise<StoredWorkout[]>;
   /** Refuses when another window saved in between, and gives back what stands there so that nothing is lost. @throws {Problem} changed_elsewhere */
@@ -55,9 +57,19 @@ export function workoutStore(database: Database): WorkoutStore {
     if (!row) throw new Problem('not_found');
     return show(row);
   };
+  const several = async (coachId: number, ids: readonly number[]): Promise<StoredWorkout[]> => {
+    const rows = await read(() => models.workouts.findAll({ where: { id: [...ids], coachId, deletedAt: null } }));
+    const byId = new Map(rows.map((row) => [row.id, show(row)]));
+    return ids.map((id) => {
+      const found = byId.get(id);
+      if (!found) throw new Problem('not_found');
+      return found;
+    });
+  };
   return {
     ...libraryStore(database),
     find,
+    several,
     create: (coachId, workouts) =>
       transact(async (transaction) => {
         const rows: WorkoutRow[] = [];
