@@ -1,11 +1,11 @@
 /** What a workout said before: each text beside the one that stands, what came and went marked, and taken again with one click. */
 import { diffWordsWithSpace } from 'diff';
 import { format, parseISO } from 'date-fns';
-import { History, X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
+import { History } from 'lucide-react';
 import { useState } from 'react';
 import { useRevisions, useRevisionText } from '../api/queries';
 import { Button } from '../ui/button';
+import { Modal } from '../ui/modal';
 
 interface Props {
   readonly workoutId: number;
@@ -17,34 +17,25 @@ interface Props {
 export function EarlierTexts(props: Props) {
   const [open, setOpen] = useState(false);
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger asChild>
+    <Modal
+      open={open}
+      setOpen={setOpen}
+      title="What it said before"
+      className="w-[min(56rem,94vw)]"
+      trigger={
         <Button look="bare" title="What it said before">
           <History size={15} /> Earlier
         </Button>
-      </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 flex max-h-[86dvh] w-[min(56rem,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col rounded-md border border-line bg-sheet p-5"
-        >
-          <div className="flex items-center">
-            <Dialog.Title className="text-xl">What it said before</Dialog.Title>
-            <Dialog.Close className="ml-auto rounded p-2 hover:bg-wash" aria-label="Close">
-              <X size={16} />
-            </Dialog.Close>
-          </div>
-          <Revisions
-            {...props}
-            take={(text) => {
-              props.take(text);
-              setOpen(false);
-            }}
-          />
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+      }
+    >
+      <Revisions
+        {...props}
+        take={(text) => {
+          props.take(text);
+          setOpen(false);
+        }}
+      />
+    </Modal>
   );
 }
 
