@@ -78,6 +78,10 @@ describe('parseWorkout on the sample texts', () => {
   ])('%s, part %i', (name, index, expected) => {
     expect(part(sampleText(name), index)).toMatchObject(expected);
   });
+  test('an intent in several lines is kept whole, of a part as of the workout', () => {
+    const { workout } = parseWorkout('# Squall\nintent: short\n\nintent: for the crew\n\nAMRAP 5:00\n5 burpee\nintent: light\n\nintent: pulling must stay\n');
+    expect([workout.intent, workout.parts[0]!.intent]).toEqual(['short; for the crew', 'light; pulling must stay']);
+  });
   test('keeps tiers apart from the workout', () => {
     const { workout } = read(sampleText('harbour-wall'));
     expect(workout.parts).toHaveLength(1);

@@ -23,7 +23,7 @@ describe('workouts that come and go', () => {
   test('what a table says and nobody reads is told', () => {
     const { workouts: read, problems } = readLibrary('day;place;text\n2026-02-31;quay;"AMRAP 5:00\n5 burpee"\n2026-03-01;;');
     expect(read).toMatchObject([{ day: null, remarks: ['“2026-02-31” is no day; expected such as 2026-11-25.'] }]);
-    expect(problems).toEqual(['Not read: the column “place”; expected text, day and tags.', '1 of the rows have no text.']);
+    expect(problems).toEqual(['Not read: the column “place”; expected text, day and tags.', 'Rows without a text, which are left out: 1.']);
     const json = JSON.stringify({ gambito: 'library', format: 1, workouts: [{ ...workouts[0], day: '2026-02-31' }] });
     expect(readLibrary(json).workouts[0]).toMatchObject({ day: null, remarks: [expect.stringContaining('no day')] });
   });

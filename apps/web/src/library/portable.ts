@@ -93,7 +93,11 @@ function fromTable(text: string): ReadLibrary | null {
   const workouts = written.map((row) => look({ text: textOf(row), day: cell(row, 'day') || null, tags: tagsOf(cell(row, 'tags')) }));
   return {
     workouts,
-    problems: [...problems, ...unreadOf(headings), ...(written.length < rows.length ? [`${rows.length - written.length} of the rows have no text.`] : [])],
+    problems: [
+      ...problems,
+      ...unreadOf(headings),
+      ...(written.length < rows.length ? [`Rows without a text, which are left out: ${rows.length - written.length}.`] : []),
+    ],
   };
 }
 

@@ -3,7 +3,7 @@ import { formatWindow, parseWorkout, slotsOfPart, windowAround, wordsOf, type Pa
 import { useEffect, useState } from 'react';
 import { Chip } from '../ui/chip';
 import { inputLook } from '../ui/field';
-import { alternativesOf, hasOwnLine, isStated, phrases, settingOf, withAlternatives, withPhrase, withSetting } from './intent-text';
+import { alternativesOf, hasOwnLine, isStated, phrases, withAlternatives, withPhrase, withSetting } from './intent-text';
 import type { Writing } from './use-write';
 
 interface Props {
@@ -18,7 +18,7 @@ export function IntentCard({ index, part, writing, open }: Props) {
   const [shown, setShown] = useState(open);
   const { places } = reading.parsed;
   if (!places[index]) return null;
-  const intent = settingOf(reading.text, places, index, 'intent') ?? '';
+  const intent = part.intent ?? '';
   return (
     <details className="mt-1 text-sm" open={open || undefined} onToggle={(event) => setShown(event.currentTarget.open)}>
       <summary className="cursor-default rounded py-0.5 font-medium hover:bg-wash">
@@ -55,7 +55,7 @@ function Fields({ index, part, writing, intent }: FieldsProps) {
 }
 
 /** Into the text as it stands now, which may be ahead of what is read of it. */
-function writeSetting({ text, change }: Writing, index: number, name: string, value: string): void {
+function writeSetting({ text, change }: Writing, index: number, name: 'window' | 'intent', value: string): void {
   change(withSetting(text, parseWorkout(text).places, index, name, value));
 }
 

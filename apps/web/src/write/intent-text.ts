@@ -17,28 +17,17 @@ function linesOfPart(lines: readonly string[], places: Places, part: number): { 
   while (to > from + 1 && lines[to - 1]!.trim() === '') to--;
   return { from, to };
 }
-const label = (name: string): RegExp => new RegExp(`^(\\s*)${name}\\s*:\\s*(.*)$`, 'i');
+/** a setting as it may be written, and how the card writes it */
+const written = { window: /^\s*(?:window|goal|target)\s*:/i, intent: /^\s*(?:intent|stimulus)\s*:/i } as const;
 
-function findSetting(lines: readonly string[], { from, to }: { from: number; to: number }, name: string): { at: number; value: string } | null {
-  for (let at = from; at < to; at++) {
-    const found = label(name).exec(lines[at]!);
-    if (found) return { at, value: found[2]!.trim() };
-  }
-  return null;
-}
-export const settingOf = (text: string, places: Places, part: number, name: string): string | null => {
+/** The text with a setting of a part in one line: where it stands already, else as the last one of the part; without any where it says nothing. @param value blank: without */
+export function withSetting(text: string, places: Places, part: number, name: keyof typeof written, value: string): string {
   const lines = text.split('\n');
-  return findSetting(lines, linesOfPart(lines, places, part), name)?.value ?? null;
-};
-
-/** The text with a setting of a part as its last line, in its place where it stands already, or without it. @param value blank: without */
-export function withSetting(text: string, places: Places, part: number, name: string, value: string): string {
-  const lines = text.split('\n');
-  const span = linesOfPart(lines, places, part);
-  const standing = findSetting(lines, span, name);
-  if (value.trim() === '') return standing ? lines.toSpliced(standing.at, 1).join('\n') : text;
-  const line = `${name}: ${value.trim()}`;
-  return (standing ? lines.toSpliced(standing.at, 1, line) : lines.toSpliced(span.to, 0, line)).join('\n');
+  const { from, to } = linesOfPart(lines, places, part);
+  const standing = lines.flatMap((line, at) => (at >= from && at < to && written[name].test(line) ? [at] : []));
+  const fresh = value.trim() === '' ? [] : [`${name}: ${value.trim()}`];
+  const place = standing[0] ?? to;
+  return [...lines.slice(0, place), ...fresh, ...lines.slice(place).filter((_, at) => !standing.includes(place + at))].join('\n');
 }
 
 const clauses = (intent: string): string[] =>

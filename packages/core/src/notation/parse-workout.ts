@@ -10,7 +10,7 @@ import { ItemReader } from './item-reader';
 import { paragraphsOf, scanLines, type Line } from './lines';
 import type { Diagnostic, ReadProblem } from './problems';
 import { readPart } from './read-part';
-import { takeSettings } from './read-settings';
+import { bothIntents, takeSettings } from './read-settings';
 import { diagnose } from './sentences';
 import { splitParagraph } from './split-paragraph';
 
@@ -66,7 +66,7 @@ function addLoose(section: Section, lines: readonly Line[], reader: ItemReader):
   reader.notes = [];
   const previous = section.parts[section.parts.length - 1];
   if (!previous) {
-    section.intent = settings.intent ?? section.intent;
+    section.intent = bothIntents(section.intent, settings.intent);
     section.notes.push(...notes);
     return;
   }
@@ -75,7 +75,7 @@ function addLoose(section: Section, lines: readonly Line[], reader: ItemReader):
     score: settings.score ?? previous.score,
     scoreSaid: previous.scoreSaid || settings.score !== null,
     window: settings.window ?? previous.window,
-    intent: settings.intent ?? previous.intent,
+    intent: bothIntents(previous.intent, settings.intent),
     notes: [...previous.notes, ...notes],
     ...(previous.kind === 'forTime' ? { capSeconds: settings.capSeconds ?? previous.capSeconds } : {}),
   };

@@ -62,6 +62,9 @@ function windowInside(text: string): Window | null {
   return null;
 }
 
+/** An intent may stand in several lines. */
+export const bothIntents = (before: string | null, after: string | null): string | null => (before && after ? `${before}; ${after}` : (after ?? before));
+
 type Take = (value: Cursor, settings: Settings, text: string) => string | null;
 /** A label and what it does with its value. @returns what was expected, where the value is none */
 const labels: readonly [readonly string[], Take][] = [
@@ -82,7 +85,7 @@ const labels: readonly [readonly string[], Take][] = [
   [
     ['intent|stimulus'],
     (_, settings, text) => {
-      settings.intent = settings.intent ? `${settings.intent}; ${text}` : text;
+      settings.intent = bothIntents(settings.intent, text);
       settings.window ??= windowInside(text);
       return null;
     },
