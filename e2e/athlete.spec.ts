@@ -1,10 +1,12 @@
 /** The athlete's phone: without a network once it was opened, and a version for what is there today. */
 import { expect, test } from '@playwright/test';
 import { accessible, fresh, phone, sendTo } from './desk';
+import { networkTo } from './network';
 
-test('once opened, the page, the clock and the score work without a network; the score goes out by itself afterwards', async ({ page, browser }) => {
+test('once opened, the page, the clock and the score work without a network; the score goes out by itself afterwards', async ({ page, browser, baseURL }) => {
   const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 burpee\n15 air squat');
-  const link = await sendTo(page, address, 'Ylmarra');
+  const network = await networkTo(baseURL!);
+  const link = `${network.url}${await sendTo(page, address, 'Ylmarra')}`;
   const context = await browser.newContext({ viewport: phone, serviceWorkers: 'allow' });
   const athlete = await context.newPage();
   await athlete.goto(link);
@@ -15,6 +17,7 @@ test('once opened, the page, the clock and the score work without a network; the
   });
   // what was there before the worker is asked for once more, and kept
   await expect.poll(() => athlete.evaluate(async () => (await (await caches.open('gambito-pages')).keys()).length)).toBe(1);
+  network.cut();
   await context.setOffline(true);
   await athlete.reload();
   await expect(athlete.getByRole('heading', { name: 'Squall' })).toBeVisible();
@@ -29,10 +32,12 @@ test('once opened, the page, the clock and the score work without a network; the
   const board = async (): Promise<unknown> =>
     (await (await page.request.get(`/api${address}/board`)).json()).boards[0].rows.map(({ score }: { score: string }) => score);
   expect(await board()).toEqual([]);
+  network.mend();
   await context.setOffline(false);
   await expect(athlete.getByText('Logged: 9+4')).toBeVisible({ timeout: 30_000 });
   await expect.poll(board).toEqual(['9+4']);
   await context.close();
+  await network.close();
 });
 
 test('“today I only have …” from the phone to the desk, and what hurt', async ({ page, browser }) => {

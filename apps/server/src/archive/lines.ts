@@ -1,5 +1,5 @@
-/** Lines of a gzipped text that comes in, one after the other; nothing longer than a line is ever held. */
-import type { Readable } from 'node:stream';
+/** Lines of a gzipped text of a file, one after the other; nothing longer than a line is ever held. */
+import { pipeline, type Readable } from 'node:stream';
 import { createGunzip } from 'node:zlib';
 import { Problem } from '../platform/errors';
 
@@ -16,11 +16,12 @@ export interface NumberedLine {
   readonly at: number;
 }
 
-/** @throws {Problem} bad_archive where it cannot be unpacked, breaks off, or a line has no end; what still comes is then let go by, so that the refusal is heard */
-export async function* linesOf(body: Readable): AsyncGenerator<NumberedLine> {
+/** @throws {Problem} bad_archive where it cannot be unpacked, is cut short, or a line has no end */
+export async function* linesOf(file: Readable): AsyncGenerator<NumberedLine> {
   const unzipped = createGunzip();
-  const breakOff = (): void => void (body.readableEnded || unzipped.destroy(new Error('broken off')));
-  body.once('error', breakOff).once('close', breakOff).pipe(unzipped).setEncoding('utf8');
+  // what fails in the file or in unpacking it ends the loop below
+  pipeline(file, unzipped, () => undefined);
+  unzipped.setEncoding('utf8');
   let rest = '';
   let at = 0;
   try {
@@ -36,7 +37,5 @@ export async function* linesOf(body: Readable): AsyncGenerator<NumberedLine> {
     if (rest.trim() !== '') yield { text: rest, at: at + 1 };
   } catch (error) {
     throw error instanceof Problem ? error : bad('It cannot be unpacked: it is no gzip file, or was cut short.');
-  } finally {
-    body.unpipe(unzipped).resume();
   }
 }

@@ -6,16 +6,14 @@ import type { Limit } from '../platform/limits';
 import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { typed } from '../platform/typed';
-import { giveArchive, takeArchive } from './use-cases';
+import { giveArchive, largestArchive, takeArchive } from './use-cases';
 
-/** bytes of an archive that comes in */
-const largest = 200 * 1024 * 1024;
 const archivesByCoach: Limit = { name: 'archive', most: 10, seconds: 600 };
 
 export function archiveRoutes(plain: FastifyInstance, services: Services): void {
   coachScope(plain, services);
   // the file itself, unpacked while it comes
-  plain.addContentTypeParser('application/gzip', { bodyLimit: largest }, (_request, payload, done) => done(null, payload));
+  plain.addContentTypeParser('application/gzip', { bodyLimit: largestArchive }, (_request, payload, done) => done(null, payload));
   const app = typed(plain);
   app.get('/archive', { schema: { summary: 'The whole desk as gzipped lines of JSON' } }, async (request, reply) => {
     await services.limiter.spend(archivesByCoach, String(coachIn(request).id), services.now());
@@ -26,7 +24,7 @@ export function archiveRoutes(plain: FastifyInstance, services: Services): void 
   });
   app.post(
     '/archive',
-    { bodyLimit: largest, schema: { summary: 'Take an archive into an empty desk', response: { 200: z.object({ lines: z.number() }) } } },
+    { bodyLimit: largestArchive, schema: { summary: 'Take an archive into an empty desk', response: { 200: z.object({ lines: z.number() }) } } },
     async (request) => {
       if (!(request.body instanceof Readable)) throw new Problem('bad_archive', 'Expected the file itself, as application/gzip.');
       await services.limiter.spend(archivesByCoach, String(coachIn(request).id), services.now());

@@ -1,12 +1,17 @@
 /** A coach's desk given out as one file of an open format, and taken in again. */
-import { archiveHeadSchema, archiveLineSchema, type ArchiveHead } from '@gambito/contract';
+import { archiveHeadSchema, archiveLineSchema, type ArchiveHead, type ArchiveLine } from '@gambito/contract';
 import { pipeline, Readable } from 'node:stream';
 import { createGzip } from 'node:zlib';
+import type { Transaction } from 'sequelize';
 import type { Coach } from '../auth/store';
 import { Problem } from '../platform/errors';
 import type { Services } from '../platform/services';
 import { bad, linesOf } from './lines';
+import { spooled } from './spool';
 import type { Numbers } from './store';
+
+/** bytes of an archive that comes in */
+export const largestArchive = 200 * 1024 * 1024;
 
 async function* archiveText(services: Services, { id, name, timeZone, units, firstDay, rules, tiers }: Coach): AsyncGenerator<string> {
   const head: ArchiveHead = {
@@ -38,39 +43,53 @@ function parsedLine(text: string, at: number): unknown {
   }
 }
 
+function headIn(value: unknown): ArchiveHead {
+  const read = archiveHeadSchema.safeParse(value);
+  if (!read.success) throw bad('Its first line is not the head of a desk.');
+  return read.data;
+}
+function lineIn(value: unknown, at: number): ArchiveLine {
+  const read = archiveLineSchema.safeParse(value);
+  if (!read.success) throw bad(`Line ${at}: ${read.error.issues[0]?.message ?? 'not understood'}.`);
+  return read.data;
+}
+
+/** Every line into its table. @throws {Problem} bad_archive with the line, or where lines are missing */
+async function putLines(services: Services, coach: Coach, file: Readable, transaction: Transaction): Promise<{ head: ArchiveHead; lines: number }> {
+  const numbers: Numbers = { athletes: new Map(), workouts: new Map() };
+  let head: ArchiveHead | null = null;
+  let lines = 0;
+  let told: number | null = null;
+  for await (const { text, at } of linesOf(file)) {
+    const value = parsedLine(text, at);
+    if (head === null) {
+      head = headIn(value);
+      continue;
+    }
+    const line = lineIn(value, at);
+    if ('end' in line) told = line.end ? line.lines : null;
+    else lines++;
+    await services.archive.put(coach.id, line, numbers, transaction).catch((error: unknown) => {
+      throw error instanceof RangeError ? bad(`Line ${at} is ${error.message}.`) : error;
+    });
+  }
+  if (head === null || told !== lines) throw bad(`It is not whole: ${lines} lines, and ${told === null ? 'no end' : `${told} were written`}.`);
+  return { head, lines };
+}
+
 /**
  * Into an empty desk; all of it or nothing. House rules, time zone and units come with it, since boards are read by them.
- * @param body gzipped lines of JSON @returns lines taken @throws {Problem} not_empty, bad_archive with the line
+ * @param upload gzipped lines of JSON @returns lines taken @throws {Problem} not_empty, bad_archive with the line
  */
-export async function takeArchive(services: Services, coach: Coach, body: Readable): Promise<number> {
+export async function takeArchive(services: Services, coach: Coach, upload: Readable): Promise<number> {
   if (!(await services.archive.isEmpty(coach.id))) {
-    body.resume();
+    upload.resume();
     throw new Problem('not_empty');
   }
-  const { head, lines } = await services.archive.transact(async (transaction) => {
-    const numbers: Numbers = { athletes: new Map(), workouts: new Map() };
-    let first: ArchiveHead | null = null;
-    let count = 0;
-    let told: number | null = null;
-    for await (const { text, at } of linesOf(body)) {
-      const value = parsedLine(text, at);
-      if (first === null) {
-        const read = archiveHeadSchema.safeParse(value);
-        if (!read.success) throw bad('Its first line is not the head of a desk.');
-        first = read.data;
-        continue;
-      }
-      const read = archiveLineSchema.safeParse(value);
-      if (!read.success) throw bad(`Line ${at}: ${read.error.issues[0]?.message ?? 'not understood'}.`);
-      if ('end' in read.data) told = read.data.lines;
-      else count++;
-      await services.archive.put(coach.id, read.data, numbers, transaction).catch((error: unknown) => {
-        throw error instanceof RangeError ? bad(`Line ${at} is ${error.message}.`) : error;
-      });
-    }
-    if (first === null || told !== count) throw bad(`It is not whole: ${count} lines, and ${told === null ? 'no end' : `${told} were written`}.`);
-    return { head: first, lines: count };
-  });
+  // a transaction that is begun again reads the file again
+  const { head, lines } = await spooled(upload, largestArchive, (open) =>
+    services.archive.transact((transaction) => putLines(services, coach, open(), transaction)),
+  );
   const { timeZone, units, firstDay, rules, tiers } = head.coach;
   await services.coaches.change(coach.id, { timeZone, units, firstDay, tiers });
   await services.coaches.changeRules(coach.id, rules);
