@@ -8,7 +8,7 @@ import type { SendStore } from '../sends/store';
 
 type LineOf<Key extends string> = Extract<ArchiveLine, Record<Key, unknown>>;
 /** What a number of the archive became here. */
-export interface Numbers {
+interface Numbers {
   readonly athletes: Map<number, number>;
   readonly workouts: Map<number, number>;
 }
@@ -16,9 +16,11 @@ export interface ArchiveStore {
   isEmpty(coachId: number): Promise<boolean>;
   /** every line but the head and the end */
   lines(coachId: number): AsyncGenerator<ArchiveLine>;
-  put(coachId: number, line: ArchiveLine, numbers: Numbers, transaction: Transaction): Promise<void>;
-  transact<T>(run: (transaction: Transaction) => Promise<T>): Promise<T>;
+  /** Puts lines into a desk, all of them or none; where the database wants it begun again, `run` is asked again. */
+  fill<T>(coachId: number, run: (put: (line: ArchiveLine) => Promise<void>) => Promise<T>): Promise<T>;
 }
+/** letters of a name */
+const longestName = 120;
 /** rows read at once */
 const page = 100;
 
@@ -61,6 +63,12 @@ export function archiveStore(database: Database, sends: SendStore, scores: Score
     }
   }
 
+  const putAthlete = async (coachId: number, { athlete }: LineOf<'athlete'>, numbers: Numbers, transaction: Transaction): Promise<void> => {
+    const { id, file } = athlete;
+    const named = typeof file.name === 'string' ? file.name.trim().slice(0, longestName) : '';
+    const row = await models.athletes.create({ coachId, name: named || 'Athlete', file, revision: 1, deletedAt: null }, { transaction });
+    numbers.athletes.set(id, row.id);
+  };
   const putWorkout = async (coachId: number, { workout }: LineOf<'workout'>, numbers: Numbers, transaction: Transaction): Promise<void> => {
     const { id, decisions, audience, ...rest } = workout;
     const here = (athleteId: number): number[] => [numbers.athletes.get(athleteId) ?? []].flat();
@@ -70,34 +78,30 @@ export function archiveStore(database: Database, sends: SendStore, scores: Score
     for (const { athleteId, locks } of decisions)
       for (const athlete of here(athleteId)) await models.locks.create({ workoutId: row.id, athleteId: athlete, locks }, { transaction });
   };
+  const put = async (coachId: number, line: ArchiveLine, numbers: Numbers, transaction: Transaction): Promise<void> => {
+    if ('athlete' in line) return putAthlete(coachId, line, numbers, transaction);
+    if ('workout' in line) return putWorkout(coachId, line, numbers, transaction);
+    if ('end' in line) return;
+    const told = 'send' in line ? line.send : line.score;
+    const [workoutId, athleteId] = [numbers.workouts.get(told.workoutId), numbers.athletes.get(told.athleteId)];
+    if (workoutId === undefined || athleteId === undefined) throw new RangeError('of somebody or something that is not in it');
+    if ('send' in line) {
+      const { originalText, versionText, brief, sentAt } = line.send;
+      await sends.send({ workoutId, athleteId, originalText, made: { brief, versionText } }, new Date(sentAt), transaction);
+    } else {
+      const { at, ...entry } = line.score;
+      await scores.save({ ...entry, coachId, workoutId, athleteId }, new Date(at), transaction);
+    }
+  };
   return {
     isEmpty: async (coachId) =>
       (await read(() => models.athletes.count({ where: { coachId, deletedAt: null } }))) === 0 &&
       (await read(() => models.workouts.count({ where: { coachId, deletedAt: null } }))) === 0,
     lines,
-    put: async (coachId, line, numbers, transaction) => {
-      if ('athlete' in line) {
-        const { id, file } = line.athlete;
-        const name =
-          String(file.name ?? '')
-            .trim()
-            .slice(0, 120) || 'Athlete';
-        numbers.athletes.set(id, (await models.athletes.create({ coachId, name, file, revision: 1, deletedAt: null }, { transaction })).id);
-      } else if ('workout' in line) await putWorkout(coachId, line, numbers, transaction);
-      else if ('end' in line) return;
-      else {
-        const told = 'send' in line ? line.send : line.score;
-        const [workoutId, athleteId] = [numbers.workouts.get(told.workoutId), numbers.athletes.get(told.athleteId)];
-        if (workoutId === undefined || athleteId === undefined) throw new RangeError('of somebody or something that is not in it');
-        if ('send' in line) {
-          const { originalText, versionText, brief, sentAt } = line.send;
-          await sends.send({ workoutId, athleteId, originalText, made: { brief, versionText } }, new Date(sentAt), transaction);
-        } else {
-          const { at, ...entry } = line.score;
-          await scores.save({ ...entry, coachId, workoutId, athleteId }, new Date(at), transaction);
-        }
-      }
-    },
-    transact,
+    fill: (coachId, run) =>
+      transact((transaction) => {
+        const numbers: Numbers = { athletes: new Map(), workouts: new Map() };
+        return run((line) => put(coachId, line, numbers, transaction));
+      }),
   };
 }

@@ -2,13 +2,11 @@
 import { archiveHeadSchema, archiveLineSchema, type ArchiveHead, type ArchiveLine } from '@gambito/contract';
 import { pipeline, Readable } from 'node:stream';
 import { createGzip } from 'node:zlib';
-import type { Transaction } from 'sequelize';
 import type { Coach } from '../auth/store';
 import { Problem } from '../platform/errors';
 import type { Services } from '../platform/services';
 import { bad, linesOf } from './lines';
 import { spooled } from './spool';
-import type { Numbers } from './store';
 
 /** bytes of an archive that comes in */
 export const largestArchive = 200 * 1024 * 1024;
@@ -55,8 +53,7 @@ function lineIn(value: unknown, at: number): ArchiveLine {
 }
 
 /** Every line into its table. @throws {Problem} bad_archive with the line, or where lines are missing */
-async function putLines(services: Services, coach: Coach, file: Readable, transaction: Transaction): Promise<{ head: ArchiveHead; lines: number }> {
-  const numbers: Numbers = { athletes: new Map(), workouts: new Map() };
+async function putLines(file: Readable, put: (line: ArchiveLine) => Promise<void>): Promise<{ head: ArchiveHead; lines: number }> {
   let head: ArchiveHead | null = null;
   let lines = 0;
   let told: number | null = null;
@@ -69,7 +66,7 @@ async function putLines(services: Services, coach: Coach, file: Readable, transa
     const line = lineIn(value, at);
     if ('end' in line) told = line.end ? line.lines : null;
     else lines++;
-    await services.archive.put(coach.id, line, numbers, transaction).catch((error: unknown) => {
+    await put(line).catch((error: unknown) => {
       throw error instanceof RangeError ? bad(`Line ${at} is ${error.message}.`) : error;
     });
   }
@@ -87,9 +84,7 @@ export async function takeArchive(services: Services, coach: Coach, upload: Read
     throw new Problem('not_empty');
   }
   // a transaction that is begun again reads the file again
-  const { head, lines } = await spooled(upload, largestArchive, (open) =>
-    services.archive.transact((transaction) => putLines(services, coach, open(), transaction)),
-  );
+  const { head, lines } = await spooled(upload, largestArchive, (open) => services.archive.fill(coach.id, (put) => putLines(open(), put)));
   const { timeZone, units, firstDay, rules, tiers } = head.coach;
   await services.coaches.change(coach.id, { timeZone, units, firstDay, tiers });
   await services.coaches.changeRules(coach.id, rules);

@@ -130,3 +130,15 @@ export function nearestMovements(text: string, most = 3): MovementId[] {
     .slice(0, most)
     .map(([id]) => id);
 }
+
+/** words of a sentence that are looked through */
+const mostWords = 16;
+/** The movement that a sentence names, the longest name first; null where it names none. */
+export function movementNamedIn(sentence: string): MovementId | null {
+  const words = sentence.split(/[\s,:;.()]+/, mostWords);
+  const stretches = words.flatMap((_, from) =>
+    [4, 3, 2, 1].filter((length) => from + length <= words.length).map((length) => words.slice(from, from + length)),
+  );
+  const found = stretches.sort((a, b) => b.length - a.length).map((stretch) => findMovement(stretch.join(' ')));
+  return found.find((id) => id !== null) ?? null;
+}

@@ -63,3 +63,6 @@ export const isBlockHeader = (header: Header): boolean =>
   header.clock === null && !header.forTime && (header.rounds !== null || header.sets !== null || header.ladder !== null);
 /** A clock of its own: where a new part begins, blank line or not. */
 export const hasClock = (header: Header): boolean => header.clock !== null || header.forTime;
+/** Clauses alone: a cap, a vest, a team, a rest between; no rounds and no clock. */
+export const isClause = (header: Header): boolean =>
+  !hasClock(header) && header.rounds === null && header.sets === null && header.ladder === null && header.times === null;

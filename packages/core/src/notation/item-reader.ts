@@ -10,7 +10,7 @@ import { passBullet, readFrame, readStation, readThen } from './labels';
 import { most } from './limits';
 import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
 import type { ReadProblem } from './problems';
-import { readCount } from './read-count';
+import { readCount, readStartAndStep, type Growth } from './read-count';
 import { emptyDraft } from './draft';
 import { hasClock, isBlockHeader, type Header } from './header';
 import { readHeader } from './read-header';
@@ -29,6 +29,9 @@ interface Opened {
   readonly inline: Line | null;
 }
 
+/** what could not be read stays as a note of its part */
+const keptAsNote: ReadonlySet<ReadProblem['code']> = new Set<ReadProblem['code']>(['unreadable', 'zero_count', 'unread_words']);
+
 export class ItemReader {
   readonly problems: ReadProblem[] = [];
   /** line of every slot read, kept beside the model so that the model stays free of places */
@@ -40,7 +43,8 @@ export class ItemReader {
   restBetween: Rest | null = null;
   /** a cap and a team that stood among the work */
   readonly said: { capSeconds: number | null; team: Team | null } = { capSeconds: null, team: null };
-  private step: number | null = null;
+  /** a line that says how everything above it grows */
+  private growth: Growth | null = null;
   private lastId = 0;
 
   constructor(readonly room: MassUnit) {}
@@ -50,7 +54,7 @@ export class ItemReader {
   readonly mayLookNear = (): boolean => this.looked++ < mostLooks;
   readonly report = (problem: ReadProblem): void => {
     this.problems.push(problem);
-    if (problem.code === 'unreadable' || problem.code === 'zero_count') this.notes.push(problem.text);
+    if (keptAsNote.has(problem.code) && 'text' in problem) this.notes.push(problem.text);
   };
   startPart(): void {
     this.lastId = 0;
@@ -72,7 +76,7 @@ export class ItemReader {
     this.said.capSeconds = header.capSeconds ?? this.said.capSeconds;
     this.said.team = header.team ?? this.said.team;
     this.place(items, line.number);
-    if (step !== null && items.length === 0) this.step = step;
+    if (step !== null && items.length === 0) this.growth = { start: null, step };
     return [...items];
   }
   private place(items: readonly Item[], number: number): void {
@@ -100,18 +104,21 @@ export class ItemReader {
       const below = childrenEnd(lines, at);
       const read = this.level(lines, at, below, bare, depth, inLadder);
       items.push(...read.items);
-      if (this.step !== null) {
-        // "+3 each round" on a line of its own: everything above it grows
-        const step = this.step;
-        this.step = null;
-        items.forEach((item, index) => {
-          if (item.kind === 'slot') items[index] = this.replace(item, grown(item, step));
-        });
-      }
+      this.grow(items);
       at = read.next;
     }
     if (!inLadder) this.tellLadders(items, null, lines);
     return inLadder ? items : withOwnLadders(items);
+  }
+
+  /** `+3 each round`, `start at 2, add 2 each minute` on a line of its own: everything above it grows. */
+  private grow(items: Item[]): void {
+    const { growth } = this;
+    this.growth = null;
+    if (growth)
+      items.forEach((item, index) => {
+        if (item.kind === 'slot') items[index] = this.replace(item, grown(item, growth.step, growth.start));
+      });
   }
 
   /** Ladders side by side, or one under another, of different lengths: told at the line that is shorter. @param over the ladder they stand under */
@@ -127,6 +134,11 @@ export class ItemReader {
 
   /** The line at `at`, with what belongs to it. */
   private level(lines: readonly Line[], at: number, below: number, bare: BareCount, depth: number, inLadder: boolean): { items: Item[]; next: number } {
+    const growth = readStartAndStep(cursorOf(lines[at]!));
+    if (growth) {
+      this.growth = growth;
+      return { items: [], next: at + 1 };
+    }
     const line = headless(lines[at]!);
     const children = lines.slice(at + 1, below);
     if (isThen(line)) return { items: [], next: at + 1 };
@@ -259,9 +271,12 @@ export class ItemReader {
   }
 }
 
+/** `then`, `rounds of:` on a line of its own: words between what stands above and below. */
 const isThen = (line: Line): boolean => {
   const cursor = cursorOf(line);
-  return (readThen(cursor) || cursor.word('then')) && cursor.done;
+  if (cursor.phrase('rounds|sets', 'of')) cursor.sign(':');
+  else if (!readThen(cursor)) cursor.word('then');
+  return cursor.at > 0 && cursor.done;
 };
 const isRest = (line: Line): boolean => cursorOf(line).isWord('rest');
 function childrenEnd(lines: readonly Line[], at: number): number {

@@ -4,7 +4,7 @@ import type { ItemReader } from './item-reader';
 import { cutAtStations } from './inline-stations';
 import { readStation, type SectionLabel } from './labels';
 import { cursorOf, restOfLine, type Line } from './lines';
-import { emptyHeader, hasClock, isBlockHeader, type Header } from './header';
+import { emptyHeader, hasClock, isBlockHeader, isClause, type Header } from './header';
 import { readHeader } from './read-header';
 import type { Settings } from './read-settings';
 
@@ -40,10 +40,6 @@ function merge(into: Header, next: Header): void {
   into.noPartition ||= next.noPartition;
   into.optional ||= next.optional;
 }
-/** Clauses alone: a cap, a vest, a team, a rest between; no rounds and no clock. */
-const isClause = (header: Header): boolean =>
-  !hasClock(header) && header.rounds === null && header.sets === null && header.ladder === null && header.times === null;
-
 /** Would this header line add to what the lines above it said, rather than open a block of its own? */
 function joins(header: Header, next: Header): boolean {
   if (next.clock && (header.clock || next.clock.kind === 'rest' || next.clock.kind === 'restUntil')) return false;
@@ -66,12 +62,39 @@ function roleOf(
   return isBlockHeader(next) && inline === null && indentedBelow ? 'frame' : 'header';
 }
 
+/** `4 sets, rest 2:00 between` over an indented `AMRAP 4:00`: one header in two lines, not a block with a clock in it. */
+function unnested(body: readonly Line[]): readonly Line[] {
+  const [frame, inner, ...below] = body;
+  if (!frame || !inner || inner.indent <= frame.indent || below.some(({ indent }) => indent < inner.indent)) return body;
+  const [outer, clock] = [readHeader(cursorOf(frame)), readHeader(cursorOf(inner))];
+  if (!outer || !isBlockHeader(outer) || outer.ladder || clock?.clock?.kind !== 'amrap' || clock.clock.seconds === null) return body;
+  const step = inner.indent - frame.indent;
+  return [frame, ...[inner, ...below].map((line) => ({ ...line, indent: line.indent - step }))];
+}
+
+/** `keep the pull: 5 pull-up, 10 ring dip`: words before the colon, work behind it. */
+function workBehindWords(line: Line): { words: string; work: Line } | null {
+  const at = line.text.indexOf(':');
+  if (at <= 0) return null;
+  const work = { ...line, column: line.column + at + 1, text: line.text.slice(at + 1) };
+  const begins = work.text.length - work.text.trimStart().length;
+  const trimmed = { ...work, column: work.column + begins, text: work.text.trim() };
+  return trimmed.text !== '' && isWork(trimmed) ? { words: line.text.slice(0, at), work: trimmed } : null;
+}
+
 /** The header lines of a part, and the work below them. Clauses on lines of their own are taken wherever they stand on the lowest level. */
-export function openPart(body: readonly Line[], label: SectionLabel | null, settings: Settings, reader: ItemReader): Opening {
+export function openPart(written: readonly Line[], label: SectionLabel | null, settings: Settings, reader: ItemReader): Opening {
+  const body = unnested(written);
   const header = emptyHeader();
   const work: Line[] = [];
   const base = body[0]!.indent;
   let titled = false;
+  const takeWords = (inline: Line): void => {
+    const found = workBehindWords(inline);
+    const cursor = cursorOf(found ? { ...inline, text: found.words } : inline);
+    reader.note(inline, cursor, 0);
+    if (found) work.push(...cutAtStations({ ...found.work, listed: true }));
+  };
   body.forEach((line, index) => {
     const cursor = cursorOf(line);
     const next = line.indent <= base && !isStation(line) ? readHeader(cursor) : null;
@@ -85,7 +108,7 @@ export function openPart(body: readonly Line[], label: SectionLabel | null, sett
     merge(header, next);
     titled ||= hasClock(next);
     if (inline && (isWork(inline) || cursor.tokens[cursor.at - 1]?.text === ':')) work.push(...cutAtStations({ ...inline, listed: true }));
-    else if (inline) reader.note(line, cursor, cursor.at);
+    else if (inline) takeWords(inline);
   });
   if (!hasClock(header) && work[0] && isMinute(work[0])) header.clock = { kind: 'every', intervalSeconds: 60, totalSeconds: null, count: null };
   if (label?.kind === 'quality' && !hasClock(header)) header.clock = { kind: 'quality', seconds: null };

@@ -2,17 +2,20 @@
  * Whiteboard text → workout, with a diagnostic for whatever is missing or doubtful. Never throws and never refuses: what is not understood is kept as a note and said.
  * lines → paragraphs → pieces (one a part) → header and settings → items, by indentation.
  */
+import { movementOf } from '../movements/catalogue';
+import { movementNamedIn } from '../movements/names';
 import { slotsOfPart } from '../workout/walk';
 import { summarize, type WorkoutSummary } from '../workout/summary';
 import type { MassUnit } from '../units/mass';
 import type { Part, Tier, Workout } from '../workout/workout';
 import { ItemReader } from './item-reader';
-import { paragraphsOf, scanLines, type Line } from './lines';
+import { joinParagraphs } from './join-paragraphs';
+import { paragraphsOf, scanLines, spanOfLine, type Line } from './lines';
 import type { Diagnostic, ReadProblem } from './problems';
 import { readPart } from './read-part';
 import { bothIntents, takeSettings } from './read-settings';
 import { diagnose } from './sentences';
-import { splitParagraph } from './split-paragraph';
+import { isTitle, splitParagraph } from './split-paragraph';
 
 export interface ParsedWorkout {
   readonly workout: Workout;
@@ -36,7 +39,10 @@ interface Section {
 
 function readSection(lines: readonly Line[], reader: ItemReader, title: string | null): Section {
   const section: Section = { title, parts: [], intent: null, notes: [], starts: [] };
-  for (const paragraph of paragraphsOf(lines))
+  const [above, ...below] = paragraphsOf(lines);
+  const titled = title === null && above !== undefined && below.length > 0 && isTitle(above);
+  if (titled) takeProse(above, section);
+  for (const paragraph of joinParagraphs(titled ? below : paragraphsOf(lines)))
     for (const piece of splitParagraph(paragraph)) {
       const first = piece.lines[0] ?? piece.prose[0];
       const name = takeProse(piece.prose, section);
@@ -102,6 +108,15 @@ function splitDocument(lines: readonly Line[]): Document {
 }
 const quotedTitle = (line: Line): RegExpExecArray | null => /^["“„']([^"“”']+)["”“']$/.exec(line.text);
 
+/** Where nothing was read as work, a line that names a movement was meant as some. */
+function tellUnreadWork(lines: readonly Line[], { parts }: Section, report: ItemReader['report']): void {
+  if (parts.length === 0 || parts.some((part) => slotsOfPart(part).length > 0)) return;
+  for (const line of lines) {
+    const id = movementNamedIn(line.text);
+    if (id) report({ code: 'unread_work', span: spanOfLine(line), text: line.text, movement: movementOf(id).name });
+  }
+}
+
 const samePlace = (a: Diagnostic, b: Diagnostic): boolean => a.line === b.line && a.column === b.column && a.code === b.code && a.message === b.message;
 function toDiagnostics(problems: readonly ReadProblem[]): Diagnostic[] {
   const all = problems.map(diagnose).sort((a, b) => a.line - b.line || a.column - b.column);
@@ -118,6 +133,7 @@ export function parseWorkout(source: string, { units = 'kg' }: ReadOptions = {})
   const document = splitDocument(scanLines(source.replace(/^\uFEFF/, ''), reader.report));
   const section = readSection(document.main, reader, document.title);
   const tiers: Tier[] = document.tiers.map((each) => ({ name: each.name, parts: readSection(each.lines, reader, each.name).parts }));
+  tellUnreadWork(document.main, section, reader.report);
   if (section.parts.length === 0) reader.report({ code: 'empty', span: { line: 1, column: 1, length: 1 } });
   const workout: Workout = { title: section.title, intent: section.intent, notes: section.notes, parts: section.parts, tiers };
   const places = section.parts.map((part, index) => ({

@@ -1,6 +1,7 @@
 /** What every kind of part checks before it takes a figure: lengths, counts, open rests, missing work; and sets at the head of the work. */
 import type { Item, Range, Rest } from '../workout/workout';
 import type { BareCount } from './item-reader';
+import { readFrame } from './labels';
 import { most } from './limits';
 import { cursorOf, restOfLine, spanOfLine, type Line } from './lines';
 import type { Opening } from './open-part';
@@ -25,6 +26,11 @@ export function countWithin(count: number, { reader, first }: Opening): number {
 }
 export function tellNoMovement(lists: readonly (readonly Item[])[], { reader, first }: Opening): void {
   if (lists.every((list) => list.length === 0)) reader.report({ code: 'no_movement', span: spanOfLine(first), header: first.text });
+}
+/** `buy-in: 1000 m row` under a clock whose rounds repeat whatever stands there. */
+export function tellOnce({ reader, work, first }: Opening): void {
+  for (const line of work)
+    if (readFrame(cursorOf(line))) reader.report({ code: 'once_in_rounds', span: spanOfLine(line), header: line.text, clock: first.text });
 }
 export const itemsOf = ({ reader, work }: Opening, bare: BareCount): Item[] => reader.items(work, bare);
 

@@ -31,12 +31,18 @@ export type ReadProblem =
   | (At<'cap_over_interval'> & { readonly header: string; readonly capSeconds: number; readonly intervalSeconds: number })
   | (At<'windows_do_not_add_up'> & { readonly header: string; readonly intervals: number; readonly windows: number; readonly intervalSeconds: number })
   | (At<'holds_over_interval'> & { readonly header: string; readonly intervals: number; readonly holdSeconds: number; readonly intervalSeconds: number })
+  /** work that is done once, under a clock whose rounds repeat all of it */
+  | (At<'once_in_rounds'> & { readonly header: string; readonly clock: string })
   | (At<'long_rest'> & { readonly header: string; readonly seconds: number })
   | (At<'unit_assumed'> & { readonly text: string; readonly unit: MassUnit })
   | (At<'height_assumed'> & { readonly text: string; readonly unit: 'cm' | 'in' })
   | (At<'read_as'> & { readonly text: string; readonly as: string })
   | (At<'kept_as_note'> & { readonly text: string })
   | (At<'unread_figure'> & { readonly text: string })
+  /** words among the work that are no movement and have no count */
+  | (At<'unread_words'> & { readonly text: string })
+  /** a note that names a movement where nothing else was read as work */
+  | (At<'unread_work'> & { readonly text: string; readonly movement: string })
   | (At<'unread_load'> & { readonly text: string })
   | (At<'team'> & { readonly size: number })
   | (At<'open_rest'> & { readonly low: number; readonly high: number })

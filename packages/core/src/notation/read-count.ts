@@ -15,6 +15,24 @@ export function readStep(cursor: Cursor): number | null {
   });
 }
 
+export interface Growth {
+  /** null where the count that stands is the first one */
+  readonly start: number | null;
+  readonly step: number;
+}
+/** `start at 2, add 2 each minute` on a line of its own. */
+export function readStartAndStep(cursor: Cursor): Growth | null {
+  return cursor.try((c) => {
+    if (!c.phrase('start|starting|begin|beginning|from', 'at|with?') || !c.isNumber()) return null;
+    const start = c.next()!.value;
+    c.phrase('reps|rep');
+    c.sign(',', ';');
+    c.phrase('and|then');
+    const step = readStep(c);
+    return step === null || !c.done ? null : { start, step };
+  });
+}
+
 const sideWords = 'side|arm|leg|hand|sides|arms|legs|foot';
 /** `each side`, `per arm`, `a leg`, `/side`, `e`, `ea`, `both sides`. */
 export function readPerSide(cursor: Cursor): boolean {

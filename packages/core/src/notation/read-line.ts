@@ -36,9 +36,10 @@ export interface ReadLine {
   readonly step: number | null;
 }
 /** A fixed count that grows by so much a round. */
-export const grown = (slot: Slot, step: number): Pick<Slot, 'count'> => ({
-  count: slot.count.kind === 'fixed' ? { kind: 'growing', start: slot.count.men, step } : slot.count,
-});
+export function grown({ count }: Slot, step: number, start: number | null = null): Pick<Slot, 'count'> {
+  const first = start ?? (count.kind === 'fixed' ? count.men : null);
+  return { count: first === null ? count : { kind: 'growing', start: first, step } };
+}
 
 /** A string of linked movements, or one; a load or a hold at the very end goes to all members that have none. */
 function readString(cursor: Cursor, context: SlotContext, bracket: Slot['bracket'], inherited: Inherited | null): { slots: Slot[]; drafts: Draft[] } {
@@ -213,7 +214,7 @@ const glue: LineRule = ({ cursor }) => cursor.sign(',', ';', '/', '.', ':', '-',
 const restRule: LineRule = ({ cursor, items, context, line }) => {
   const rest = cursor.try((c) => {
     const read = readRest(c);
-    return read?.kind === 'rest' && (c.done || c.peek()!.kind === 'sign' || c.isWord('then')) ? read : null;
+    return read?.kind === 'rest' && (c.done || c.peek()!.kind === 'sign' || c.isWord(['then', 'after', 'before', 'between', 'if', 'as', 'when'])) ? read : null;
   });
   if (rest) pushRest(items, asRest(rest)!, context, line);
   return rest !== null;

@@ -8,7 +8,7 @@ import { readStation, type SectionLabel } from './labels';
 import { most } from './limits';
 import { cursorOf, spanOfLine, type Line } from './lines';
 import { openPart, type Opening } from './open-part';
-import { countWithin, itemsOf, lengthOf, range, takeSets, tellNoMovement, tellOpenRest } from './part-bounds';
+import { countWithin, itemsOf, lengthOf, range, takeSets, tellNoMovement, tellOnce, tellOpenRest } from './part-bounds';
 import type { Clock } from './header';
 import { baseOf, takeSettings } from './read-settings';
 import { asStrength, strengthPart } from './read-strength';
@@ -95,6 +95,7 @@ function restPart(opening: Opening, clock: Extract<Clock, { kind: 'rest' | 'rest
 function amrap(opening: Opening, seconds: Range | null): Part {
   const { header, settings, reader, work } = opening;
   const high = lengthOf(seconds?.high ?? null, 600, opening);
+  tellOnce(opening);
   const items = itemsOf(opening, work.length === 1 ? 'max' : 'missing');
   tellNoMovement([items], opening);
   const laddered = header.ladder ? [reader.wrap({ ...header, rounds: null, sets: null }, items, null, opening.first)] : items;

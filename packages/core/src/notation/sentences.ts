@@ -68,7 +68,14 @@ function say(problem: ReadProblem): Said {
 }
 
 type SlipCode =
-  'minutes_do_not_add_up' | 'ladders_disagree' | 'cap_before_window' | 'cap_over_interval' | 'windows_do_not_add_up' | 'holds_over_interval' | 'long_rest';
+  | 'minutes_do_not_add_up'
+  | 'ladders_disagree'
+  | 'cap_before_window'
+  | 'cap_over_interval'
+  | 'windows_do_not_add_up'
+  | 'holds_over_interval'
+  | 'once_in_rounds'
+  | 'long_rest';
 type Slip = Extract<ReadProblem, { code: SlipCode }>;
 const slips: ReadonlySet<string> = new Set<SlipCode>([
   'minutes_do_not_add_up',
@@ -77,6 +84,7 @@ const slips: ReadonlySet<string> = new Set<SlipCode>([
   'cap_over_interval',
   'windows_do_not_add_up',
   'holds_over_interval',
+  'once_in_rounds',
   'long_rest',
 ]);
 const isSlip = (problem: ReadProblem): problem is Slip => slips.has(problem.code);
@@ -120,6 +128,10 @@ function saySlip(problem: Slip): Said {
         `The seconds written add up to ${formatClock(problem.holdSeconds)}, more than the interval of ${formatClock(problem.intervalSeconds)}.`,
         otherInterval(header, problem.intervals, halfMinutes(problem.holdSeconds + changeSeconds)),
       );
+    case 'once_in_rounds':
+      return warning(
+        `“${header}” is reckoned in every round: all that stands under “${problem.clock}” repeats. What is done once stands in a part of its own, with a blank line between.`,
+      );
     case 'long_rest':
       return warning(
         `A rest of ${formatClock(problem.seconds)}: are seconds meant?`,
@@ -150,6 +162,10 @@ function sayReading(problem: Reading): Said {
       return info(`“${problem.text}” is kept as a note: it is shown to the athlete and not reckoned with.`);
     case 'unread_figure':
       return warning(`The figure in “${problem.text}” is not used: it is kept as a note. Say what it is with a unit, “@” or a movement.`);
+    case 'unread_words':
+      return info(`“${problem.text}” is kept as a note: it is no movement Gambito knows, and has no count. With a count before it, it is counted.`);
+    case 'unread_work':
+      return warning(`“${problem.text}” names ${problem.movement}, but nothing says how many: it is kept as a note and not reckoned with.`);
     case 'unread_load':
       return warning(
         `“@ ${problem.text}” is no load that can be read; expected such as “@ 22.5 kg”, “@ 2x15/10 kg”, “@ 75 %”, “@ 1.5 BW” or “@ 60 cm”. It is kept as a note.`,

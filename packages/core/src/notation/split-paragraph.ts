@@ -1,5 +1,5 @@
 /** One paragraph may hold several parts (`Part A:`, `B)`, "then", a second clock), and prose above its header. Here it is cut, before anything is read. */
-import { findMovement } from '../movements/names';
+import { findMovement, nearMovements } from '../movements/names';
 import { readSectionLabel, readStation, readThen, type SectionLabel } from './labels';
 import { cursorOf, restOfLine, type Line } from './lines';
 import { isSetting } from './read-settings';
@@ -38,6 +38,10 @@ function isProse(line: Line): boolean {
   const words = line.text.replace(/[:.!]+$/, '');
   return !/[@|+:]/.test(words) && findMovement(words) === null && !/^(?:max|rest|then|alternat|optional|no partition|buy|cash|odd|even)/i.test(words);
 }
+
+/** Words alone above all the rest, none of them nearly a movement: what the workout is called. */
+export const isTitle = (paragraph: readonly Line[]): boolean =>
+  paragraph.length <= 3 && paragraph.every((line) => isProse(line) && nearMovements(line.text).length === 0);
 
 /** Prose above a header or a block goes before it; a paragraph of prose alone stays as it is. */
 function takeProse(lines: readonly Line[]): { prose: Line[]; lines: readonly Line[] } {

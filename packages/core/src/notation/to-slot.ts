@@ -1,6 +1,6 @@
 /** Draft → slot: the movement is looked up, and what waited for it (bare figures, quotes, sides) is decided. */
 import { isMovementId, movementOf } from '../movements/catalogue';
-import type { Implement, Movement } from '../movements/movement';
+import type { Implement, Movement, MovementId } from '../movements/movement';
 import { findInHand } from '../movements/in-hand';
 import { findMovement, foldName, nearMovements, unknownId } from '../movements/names';
 import { poundsToKilograms } from '../units/mass';
@@ -268,14 +268,9 @@ function noteOf(draft: Draft, behind: string | null, context: SlotContext): stri
   return all.length > 0 ? all.join(', ') : null;
 }
 
-function unknown(draft: Draft, context: SlotContext): Found {
+function unknown(draft: Draft, nearest: readonly MovementId[], context: SlotContext): Found {
   const text = draft.name;
-  context.report({
-    code: 'unknown_movement',
-    span: context.span(draft.nameFrom, draft.nameTo),
-    text,
-    nearest: context.mayLookNear() ? nearMovements(text) : [],
-  });
+  context.report({ code: 'unknown_movement', span: context.span(draft.nameFrom, draft.nameTo), text, nearest });
   return { id: unknownId(text), said: text, implement: null, note: null };
 }
 
@@ -287,17 +282,25 @@ function withinLimits(draft: Draft, context: SlotContext): void {
   draft.count = { kind: 'fixed', men: Math.min(count.men, most.figure), women: Math.min(count.women, most.figure), low: count.low };
 }
 
+/** Words that no figure, load or ladder makes work: said to the athlete rather than counted. */
+const isWordsAlone = (draft: Draft, context: SlotContext, place: Place, inherited: Inherited | null): boolean =>
+  context.bare === 'missing' &&
+  place.link === null &&
+  place.bracket === null &&
+  inherited === null &&
+  [draft.count, draft.unit, draft.times, draft.load, draft.heightCm, draft.hold, draft.tempo, draft.effort].every((said) => said === null) &&
+  !draft.build &&
+  draft.options.length === 0;
+
 /** What a slot without a figure takes from the one it stands beside. */
 export type Inherited = Pick<Slot, 'count' | 'unit' | 'unitSaid'>;
 
+interface Place {
+  readonly link: number | null;
+  readonly bracket: Slot['bracket'];
+}
 /** @returns null where the line names no movement, or none of it */
-export function toSlot(
-  draft: Draft,
-  cursor: Cursor,
-  context: SlotContext,
-  place: { link: number | null; bracket: Slot['bracket'] },
-  inherited: Inherited | null,
-): Slot | null {
+export function toSlot(draft: Draft, cursor: Cursor, context: SlotContext, place: Place, inherited: Inherited | null): Slot | null {
   if (draft.name === '') {
     if (draft.unit !== 'm' || draft.count === null) return null;
     // metres alone are run
@@ -305,7 +308,13 @@ export function toSlot(
     context.report({ code: 'read_as', span: context.span(0, cursor.end), text: metres, as: 'a run' });
     draft.name = 'run';
   }
-  const found = lookUp(draft.name, draft.kinds) ?? unknown(draft, context);
+  const known = lookUp(draft.name, draft.kinds);
+  const nearest = known === null && context.mayLookNear() ? nearMovements(draft.name) : [];
+  if (known === null && nearest.length === 0 && isWordsAlone(draft, context, place, inherited)) {
+    context.report({ code: 'unread_words', span: context.span(draft.nameFrom, draft.nameTo), text: draft.name });
+    return null;
+  }
+  const found = known ?? unknown(draft, nearest, context);
   if (draft.kinds.length > 0 && found.said === null) draft.kinds = [];
   const id = rowMeant(found.id, draft);
   const movement = movementOf(id);
