@@ -1,15 +1,18 @@
 import { defineConfig } from '@playwright/test';
 
+/** a server with a demo of its own for every worker */
+const addresses = (process.env.GAMBITO_URL ?? '').split(',');
+
 export default defineConfig({
   testDir: '.',
   // the other checks run beside these
   timeout: 150_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  workers: addresses.length,
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
   outputDir: '../test-results/e2e',
   use: {
-    baseURL: process.env.GAMBITO_URL,
+    baseURL: addresses[Number(process.env.TEST_PARALLEL_INDEX ?? 0) % addresses.length],
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',

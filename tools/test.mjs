@@ -111,6 +111,7 @@ await orRefuse(async () => {
       'gambito_jest_library',
       'gambito_jest_moves',
       'gambito_e2e',
+      'gambito_e2e_too',
     ])
       database.create(name);
     const statics = together([
@@ -121,9 +122,10 @@ await orRefuse(async () => {
     await together([['build', process.execPath, ['tools/build.mjs']]]);
     // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
     const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
-    // the browser begins as soon as there is something to look at, and runs beside the others on a database of its own
-    const url = await startServer(database.environment('gambito_e2e'), servers);
-    const browser = check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: url });
+    // the browser begins as soon as there is something to look at, and runs beside the others; each of its two halves has a server and a database of its own
+    const urls = [];
+    for (const name of ['gambito_e2e', 'gambito_e2e_too']) urls.push(await startServer(database.environment(name), servers));
+    const browser = check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: urls.join(',') });
     await Promise.all([statics, fire]);
     await check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
       NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
