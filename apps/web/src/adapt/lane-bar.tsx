@@ -34,7 +34,7 @@ function Choice<Key extends string>({
 
 /** The class in one line, in which order it stands, and who of it. */
 export function LaneBar({ adapting, children }: { adapting: Adapting; children: ReactNode }) {
-  const { versions, done, order, setOrder, filter, setFilter, groups, group, setGroup } = adapting;
+  const { versions, done, order, setOrder, filter, setFilter, groups, group, setGroup, words, setWords } = adapting;
   return (
     <div className="no-print flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1">
       <Progress done={done} of={versions.length} what="Versions" />
@@ -47,6 +47,14 @@ export function LaneBar({ adapting, children }: { adapting: Adapting; children: 
         <p className="hidden truncate text-xs text-soft 2xl:block">Solid block: as written · outlined: swapped · amber: the window</p>
       )}
       <div className="flex min-w-0 items-center gap-2 sm:ml-auto">
+        <input
+          type="search"
+          aria-label="Name, place or kit"
+          placeholder="Name, place or kit"
+          className={`${inputLook} min-h-8 w-36 min-w-0 !py-0.5 !text-sm`}
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
         {groups.length > 0 && (
           <Choice
             label="Group"

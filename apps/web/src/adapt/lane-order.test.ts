@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { adapt, parseWorkout, readAthlete } from '@gambito/core';
-import { arrange } from './lane-order';
+import { alikeCounts, arrange } from './lane-order';
 import type { Version } from './use-versions';
 
 const { workout } = parseWorkout('# Squall\nAMRAP 12:00\n6 pull-up\n12 air squat\nintent: 9-13 rounds');
@@ -13,6 +13,7 @@ const versionOf = (key: string, kit: string[], change: Partial<Version> = {}): V
     name: key,
     sub: '',
     groups: [],
+    words: `${key} ${kit.join(', ')}`,
     who: { kind: 'tier', name: '', category: 'women' },
     locks: [],
     adapted,
@@ -21,7 +22,7 @@ const versionOf = (key: string, kit: string[], change: Partial<Version> = {}): V
     ...change,
   };
 };
-const all = { group: null } as const;
+const all = { group: null, search: '' } as const;
 const bare = versionOf('bare', []);
 const barred = versionOf('barred', ['pull-up bar']);
 const tier = versionOf('tier', [], { athleteId: null });
@@ -41,7 +42,20 @@ describe('lanes', () => {
   });
   test('are those of a group, and the tiers', () => {
     const crew = { ...barred, groups: ['ferry crew'] };
-    expect(keys(arrange([crew, bare, tier], { order: 'name', filter: 'all', group: 'ferry crew' }))).toEqual(['barred', 'tier']);
+    expect(keys(arrange([crew, bare, tier], { ...all, order: 'name', filter: 'all', group: 'ferry crew' }))).toEqual(['barred', 'tier']);
+  });
+  test('are found by words of a name, a place or a kit; the tiers stay', () => {
+    expect(keys(arrange([barred, bare, tier], { ...all, order: 'name', filter: 'all', search: 'Pull-up BAR' }))).toEqual(['barred', 'tier']);
+    expect(keys(arrange([barred, bare, tier], { ...all, order: 'name', filter: 'all', search: 'rowing' }))).toEqual(['tier']);
+  });
+  test('stand together where they read the same, the largest group first, and say how many', () => {
+    const also = versionOf('also bare', []);
+    const shown = arrange([barred, waiting, bare, tier, also], { ...all, order: 'alike', filter: 'all' });
+    expect(keys(shown)).toEqual(['bare', 'also bare', 'barred', 'waiting', 'tier']);
+    expect([...alikeCounts(shown)]).toEqual([
+      ['bare', 2],
+      ['barred', 1],
+    ]);
   });
   test('the order given is not changed', () => {
     const given = [barred, bare];

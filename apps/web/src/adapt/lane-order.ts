@@ -1,5 +1,7 @@
 /** In which order the lanes stand, and which of them: pure, so that the keys walk what is seen. */
 import { changeOf, swapMark, type Adapted, type Mark } from '@gambito/core';
+import { hasWords } from '../ui/has-words';
+import { alike } from './alike';
 import type { Version } from './use-versions';
 
 export const laneOrders = {
@@ -7,6 +9,7 @@ export const laneOrders = {
   changed: 'most changed first',
   drift: 'furthest from the intent first',
   window: 'outside the window first',
+  alike: 'alike together',
 } as const;
 export type LaneOrder = keyof typeof laneOrders;
 export const laneFilters = {
@@ -25,7 +28,7 @@ export function worstMark({ version }: Adapted): Mark | null {
 }
 
 const edits = ({ adapted }: Version): number => adapted?.version.parts.reduce((sum, part) => sum + part.edits.length, 0) ?? 0;
-const figures: Readonly<Record<Exclude<LaneOrder, 'name'>, (version: Version) => number>> = {
+const figures: Readonly<Record<Exclude<LaneOrder, 'name' | 'alike'>, (version: Version) => number>> = {
   changed: edits,
   drift: ({ adapted }) => adapted?.drift.total ?? 0,
   window: ({ adapted }) => (adapted?.insideBand === false ? 1 : 0),
@@ -43,13 +46,27 @@ export interface LanesAsked {
   readonly filter: LaneFilter;
   /** null: everybody */
   readonly group: string | null;
+  /** words that must all stand in a name, a place or a kit */
+  readonly search: string;
 }
+const isTier = ({ athleteId }: Version): boolean => athleteId === null;
 /** Tiers stay below the people, in any order. A version that is not there yet, or could not be computed, stays in sight. */
-export function arrange(versions: readonly Version[], { order, filter, group }: LanesAsked): Version[] {
-  const inGroup = ({ athleteId, groups }: Version): boolean => group === null || athleteId === null || groups.includes(group);
-  const shown = versions.filter((version) => inGroup(version) && (!version.adapted || holds[filter](version)));
+export function arrange(versions: readonly Version[], { order, filter, group, search }: LanesAsked): Version[] {
+  const meant = ({ groups, words }: Version): boolean => (group === null || groups.includes(group)) && hasWords(words, search);
+  const shown = versions.filter((version) => (isTier(version) || meant(version)) && (!version.adapted || holds[filter](version)));
   if (order === 'name') return shown;
-  const figure = figures[order];
-  const tier = ({ athleteId }: Version): number => (athleteId === null ? 1 : 0);
-  return [...shown].sort((a, b) => tier(a) - tier(b) || figure(b) - figure(a));
+  const [tiers, people] = [shown.filter(isTier), shown.filter((version) => !isTier(version))];
+  return order === 'alike' ? [...together(people), ...tiers] : [...byFigure(people, figures[order]), ...byFigure(tiers, figures[order])];
 }
+const byFigure = (versions: readonly Version[], figure: (version: Version) => number): Version[] => [...versions].sort((a, b) => figure(b) - figure(a));
+/** Groups of versions that read the same, the largest first; who has none yet comes last. */
+const together = (versions: readonly Version[]): Version[] => [
+  ...alike(versions)
+    .sort((a, b) => b.versions.length - a.versions.length)
+    .flatMap((group) => group.versions),
+  ...versions.filter(({ adapted }) => !adapted),
+];
+
+/** How many read the same as the first of them, by its key: where lanes stand alike together. */
+export const alikeCounts = (versions: readonly Version[]): ReadonlyMap<string, number> =>
+  new Map(alike(versions.filter((version) => !isTier(version))).map((group) => [group.versions[0]!.key, group.versions.length]));

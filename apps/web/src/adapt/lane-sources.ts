@@ -2,6 +2,7 @@
 import { usualTiers, withNote, type HouseRules, type Lock } from '@gambito/core';
 import { groupsOf } from '@gambito/contract';
 import { queryOptions } from '@tanstack/react-query';
+import { placeOf } from '../api/place-of';
 import type { StoredAthlete, StoredLocks } from '../api/types';
 import type { Core } from '../workers/core-client';
 import type { Source, Who } from '../workers/core-worker';
@@ -12,6 +13,8 @@ export interface LaneSource {
   readonly name: string;
   readonly sub: string;
   readonly groups: readonly string[];
+  /** what a lane is found by, in small letters: name, place, kit, level, groups */
+  readonly words: string;
   readonly who: Who;
   readonly locks: readonly Lock[];
 }
@@ -22,25 +25,22 @@ export interface VersionTerms {
 }
 const none: readonly Lock[] = [];
 
-const placeName = (file: Record<string, unknown>): string => {
-  const place = (Array.isArray(file['places']) ? (file['places'] as unknown[])[0] : file['place']) as { name?: unknown } | undefined;
-  return typeof place?.name === 'string' ? place.name : 'no place given';
-};
-
 /** @param workoutId the workout these are versions of: its own scores are no past results */
-export const athleteSource = (workoutId: number, { id, name, file, results }: StoredAthlete, locks: readonly StoredLocks[]): LaneSource => ({
-  key: `a${id}`,
-  athleteId: id,
-  name,
-  sub: placeName(file),
-  groups: groupsOf(file['groups']),
-  who: {
-    kind: 'athlete',
-    file,
-    past: results.filter((past) => past.workoutId !== workoutId).map(({ result }) => result),
-  },
-  locks: locks.find(({ athleteId }) => athleteId === id)?.locks ?? none,
-});
+export const athleteSource = (workoutId: number, { id, name, file, results }: StoredAthlete, locks: readonly StoredLocks[]): LaneSource => {
+  const place = placeOf(file);
+  const groups = groupsOf(file['groups']);
+  const past = results.filter((result) => result.workoutId !== workoutId).map(({ result }) => result);
+  return {
+    key: `a${id}`,
+    athleteId: id,
+    name,
+    sub: place.name ?? 'no place given',
+    groups,
+    words: [name, place.name, place.kit, file['level'], ...groups].join(' ').toLowerCase(),
+    who: { kind: 'athlete', file, past },
+    locks: locks.find(({ athleteId }) => athleteId === id)?.locks ?? none,
+  };
+};
 
 /** @param tiers named by the coach; none: the usual ones */
 export const tierSources = (tiers: readonly string[]): LaneSource[] =>
@@ -50,6 +50,7 @@ export const tierSources = (tiers: readonly string[]): LaneSource[] =>
     name,
     sub: 'tier',
     groups: [],
+    words: name.toLowerCase(),
     who: { kind: 'tier', name, category: index === 0 ? 'women' : 'men' },
     locks: none,
   }));

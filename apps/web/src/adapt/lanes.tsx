@@ -4,11 +4,13 @@ import { laneOf } from '../strip/lane';
 import { StripAxis, StripLane } from '../strip/strip';
 import { showScore } from '../ui/scores';
 import { LaneLine, laneGrid } from './lane-line';
+import { alikeCounts } from './lane-order';
 import { laneId, type Adapting } from './use-adapt';
 import { enterPanel } from './version-panel';
 
 export function Lanes({ adapting }: { adapting: Adapting }) {
-  const { shown, selected, choose, total } = adapting;
+  const { shown, selected, choose, total, order } = adapting;
+  const counts = order === 'alike' ? alikeCounts(shown) : null;
   const onKeyDown = (event: KeyboardEvent, index: number): void => {
     const next = event.key === 'ArrowDown' ? shown[index + 1] : event.key === 'ArrowUp' ? shown[index - 1] : undefined;
     if (event.key === 'Escape') choose(null);
@@ -29,6 +31,7 @@ export function Lanes({ adapting }: { adapting: Adapting }) {
       <ul aria-label="Versions">
         {shown.map((version, index) => (
           <li key={version.key}>
+            {counts?.has(version.key) && <AlikeHeading count={counts.get(version.key)!} />}
             <LaneLine
               version={version}
               total={total}
@@ -42,6 +45,10 @@ export function Lanes({ adapting }: { adapting: Adapting }) {
       </ul>
     </div>
   );
+}
+
+function AlikeHeading({ count }: { count: number }) {
+  return <p className="pt-2 text-xs font-medium text-soft">{count === 1 ? 'one alone' : `${count} the same`}</p>;
 }
 
 function AsWritten({ adapting: { original, reference, par, total } }: { adapting: Adapting }) {

@@ -10,6 +10,7 @@ const versionOf = (name: string, kit: string[], change: Partial<Version> = {}): 
   name,
   sub: '',
   groups: [],
+  words: '',
   who: { kind: 'tier', name: '', category: 'women' },
   locks: [],
   adapted: adapt(workout, readAthlete({ name, category: 'women', level: 'trained', best_sets: { strict_pull_up: 8 }, place: { kit } }, '2026-11-25').athlete, {

@@ -28,6 +28,7 @@ export function useAdapt({ id, text, athletes, locks, rules, today }: ClassAsked
   const [filter, setFilter] = useState<LaneFilter>('all');
   const [view, setView] = useState<'lanes' | 'table'>('lanes');
   const [group, setGroup] = useState<string | null>(null);
+  const [words, setWords] = useState('');
   const units = useRoom();
   const terms = useMemo(() => ({ rules, today }), [rules, today]);
   const versions = useVersions(id, text, athletes, locks, terms);
@@ -38,7 +39,9 @@ export function useAdapt({ id, text, athletes, locks, rules, today }: ClassAsked
   const chosen = search.get('who');
   return {
     versions,
-    shown: arrange(versions, { order, filter, group }),
+    shown: arrange(versions, { order, filter, group, search: words }),
+    words,
+    setWords,
     groups: useMemo(() => [...new Set(versions.flatMap(({ groups }) => groups))].sort(), [versions]),
     group,
     setGroup,

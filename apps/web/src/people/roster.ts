@@ -1,7 +1,9 @@
 /** The roster as rows: what is read of each file once, found by any word of it, in an order of the coach's. */
 import { formatMass, readAthlete, type Athlete } from '@gambito/core';
 import { groupsOf } from '@gambito/contract';
+import { placeOf } from '../api/place-of';
 import type { StoredAthlete } from '../api/types';
+import { hasWords } from '../ui/has-words';
 
 export interface RosterRow {
   readonly id: number;
@@ -23,16 +25,11 @@ const levelRank: Readonly<Record<Athlete['level'], number>> = { new: 0, newer: 1
 /** nobody's age comes after everybody's */
 const ageless = 999;
 
-function kitOf(file: Record<string, unknown>): string {
-  const place = (Array.isArray(file['places']) ? (file['places'] as unknown[])[0] : file['place']) as { kit?: unknown } | undefined;
-  return Array.isArray(place?.kit) ? place.kit.map(String).join(', ') : '';
-}
-
 export function rosterRow(stored: StoredAthlete, today: string): RosterRow {
   const { id, name, file } = stored;
   const { athlete } = readAthlete(file, today);
   const notes = typeof file['notes'] === 'string' ? file['notes'] : '';
-  const kit = kitOf(file);
+  const { kit } = placeOf(file);
   const measures = `${formatMass(athlete.bodyMassKg, athlete.units)}, ${Math.round(athlete.statureM * 100)} cm`;
   const places = athlete.places.map((place) => place.name);
   const groups = groupsOf(file['groups']);
@@ -66,8 +63,7 @@ export interface RosterAsked {
   readonly backwards: boolean;
 }
 export function arrangeRoster(rows: readonly RosterRow[], { search, group, order, backwards }: RosterAsked): RosterRow[] {
-  const asked = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = rows.filter(({ words, groups }) => (group === null || groups.includes(group)) && asked.every((word) => words.includes(word)));
+  const found = rows.filter(({ words, groups }) => (group === null || groups.includes(group)) && hasWords(words, search));
   const sorted = found.sort((a, b) => compare[order](a, b) || byName(a, b));
   return backwards ? sorted.reverse() : sorted;
 }
