@@ -75,6 +75,12 @@ test('one decision for several by keyboard: into the version, locked, for others
   await expect(locked).toHaveCount(others + 1);
   await page.getByLabel('Show').selectOption('locked');
   await expect(lanes).toHaveCount(others + 1);
+  await page.getByLabel('Show').selectOption('all');
+  await page.getByLabel('Order').selectOption('alike');
+  await expect(page.getByText(/^\d+ the same$/).first()).toBeVisible();
+  const all = await lanes.count();
+  await page.getByLabel('Name, place or kit').fill('pull-up bar');
+  await expect.poll(() => lanes.count()).toBeLessThan(all);
 });
 
 test('on a phone the lanes have their strips, and a version opens above them', async ({ page }) => {
@@ -105,6 +111,11 @@ test('the roster and the sending are narrowed by any word of a file, and ordered
   await page.getByRole('button', { name: 'Level' }).click();
   await expect(rows.first()).toContainText('new');
   await expect(page.getByRole('columnheader', { name: 'Level' })).toHaveAttribute('aria-sort', 'ascending');
+  await page.getByRole('button', { name: 'Delete Brontek' }).click();
+  await expect(rows).toHaveCount(13);
+  await page.getByText('1 deleted in the last 30 days').click();
+  await page.getByRole('button', { name: 'Put Brontek back' }).click();
+  await expect(rows).toHaveCount(14);
   await page.goto(`${address}/send`);
   await page.getByLabel('Who').fill('ferry');
   await page.getByRole('button', { name: `Send to these ${few}` }).click();

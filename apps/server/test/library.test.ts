@@ -35,6 +35,15 @@ describe('finding', () => {
     ['tag=no%20kit', ['Half Tide']],
     ['tag=%22%27', []],
   ])('%s', async (query, expected) => expect(await titles(query)).toEqual(expected));
+  test('a movement says on which day it was last; days to come and what has none say nothing', async () => {
+    await addWorkout(desk, '# Tomorrow\nfor time, cap 9:00\n500 m row');
+    const { workouts } = (await desk('GET', '/workouts?search=Tomorrow')).json;
+    await desk('PUT', `/workouts/${workouts[0].id}`, { day: '2026-12-01', revision: workouts[0].revision });
+    const { movements } = (await desk('GET', '/workout-movements')).json as { movements: { movement: string; day: string }[] };
+    const days = new Map(movements.map(({ movement, day }) => [movement, day]));
+    expect([days.get('push-up'), days.get('row'), days.get('sit-up')]).toEqual(['2026-11-20', '2026-11-10', undefined]);
+    await desk('DELETE', `/workouts/${workouts[0].id}`);
+  });
   test('tags come by how often they are used', async () => expect((await desk('GET', '/workout-tags')).json.tags).toEqual(['short', 'long', 'no kit']));
   test('who did it, and how it went', async () => {
     const [{ id }] = (await desk('GET', '/workouts?search=half')).json.workouts;
@@ -114,6 +123,27 @@ describe('the bin', () => {
     await workoutStore(instance.database).sweep(new Date(now.getTime() + day));
     const left = await instance.database.models.workouts.findAll({ where: { id: [plain, scored] }, attributes: ['id'] });
     expect(left.map(({ id }) => id)).toEqual([scored]);
+  });
+});
+
+describe('deleted people', () => {
+  test('are listed for thirty days, the last one first, and come back with their file', async () => {
+    const clock = instance.clock.now;
+    const there = await own('deleter');
+    const [one, other] = [await addAthlete(there, 'Hespin', { groups: ['crew'] }), await addAthlete(there, 'Orvenna')];
+    const deleted = async (at = there): Promise<string[]> => (await at('GET', '/athletes/deleted')).json.athletes.map(({ name }: { name: string }) => name);
+    expect(await deleted()).toEqual([]);
+    await there('DELETE', `/athletes/${one}`);
+    instance.clock.now = new Date(clock.getTime() + day);
+    await there('DELETE', `/athletes/${other}`);
+    expect(await deleted()).toEqual(['Orvenna', 'Hespin']);
+    await there('POST', `/athletes/${one}/restore`);
+    expect(await deleted()).toEqual(['Orvenna']);
+    expect((await there('GET', `/athletes/${one}`)).json.file.groups).toEqual(['crew']);
+    instance.clock.now = new Date(clock.getTime() + 32 * day);
+    const { headers } = await instance.stranger('POST', '/login', { email: 'deleter@lanterns.example', password });
+    expect(await deleted(instance.desk(cookieOf(headers)))).toEqual([]);
+    instance.clock.now = clock;
   });
 });
 

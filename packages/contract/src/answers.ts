@@ -50,6 +50,8 @@ export const storedAthleteSchema = z.object({
   results: z.array(storedResultSchema).readonly(),
 });
 export type StoredAthlete = z.infer<typeof storedAthleteSchema>;
+export const deletedAthleteSchema = z.object({ id: z.number(), name: z.string(), deletedAt: z.string() });
+export type DeletedAthlete = z.infer<typeof deletedAthleteSchema>;
 
 export const storedWorkoutSchema = z.object({
   id: z.number(),

@@ -15,6 +15,10 @@ export const factsSchema = z.object({
   movements: z.array(z.string()).readonly(),
 });
 
+/** `day`: the latest one on which a workout has the movement */
+export const movementUsedSchema = z.object({ movement: z.string(), day: z.string() });
+export type MovementUsed = z.infer<typeof movementUsedSchema>;
+
 /** A version of a text that was saved before. */
 export const revisionSchema = z.object({ revision: z.number(), savedAt: z.string(), preview: z.string() });
 export type Revision = z.infer<typeof revisionSchema>;

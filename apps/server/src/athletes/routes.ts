@@ -1,6 +1,7 @@
-import { athleteFileSchema, listedResultSchema, storedAthleteSchema } from '@gambito/contract';
+import { athleteFileSchema, deletedAthleteSchema, listedResultSchema, storedAthleteSchema } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
+import { binnedSince } from '../platform/days';
 import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { idParams, idValue, pageQuery, pageSize } from '../platform/shapes';
@@ -32,6 +33,11 @@ export function athleteRoutes(plain: FastifyInstance, services: Services): void 
       const page = await athletes.page(coachIn(request).id, { after, most: pageSize, results: results === 'yes' });
       return { athletes: page, next: page.length < pageSize ? null : page.at(-1)!.id };
     },
+  );
+  app.get(
+    '/athletes/deleted',
+    { schema: { summary: 'Who was deleted in the last days, and can be put back', response: { 200: z.object({ athletes: z.array(deletedAthleteSchema) }) } } },
+    async (request) => ({ athletes: await athletes.deletedSince(coachIn(request).id, binnedSince(now())) }),
   );
   app.get('/athletes/:id', { schema: { summary: 'One athlete', params: idParams, response: { 200: storedAthleteSchema } } }, async (request) =>
     athletes.find(coachIn(request).id, request.params.id),

@@ -1,5 +1,5 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
-import { groupsOf, type ListedResult, type StoredAthlete } from '@gambito/contract';
+import { groupsOf, type DeletedAthlete, type ListedResult, type StoredAthlete } from '@gambito/contract';
 import type { ReadPast, ReadResult } from '@gambito/core';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { setDeleted } from '../platform/bin';
@@ -37,6 +37,8 @@ export interface AthleteStore {
   /** By name. */
   page(coachId: number, asked: AthletePageAsked): Promise<StoredAthlete[]>;
   names(coachId: number): Promise<AthleteName[]>;
+  /** Who was deleted since then, the last one first. */
+  deletedSince(coachId: number, since: Date): Promise<DeletedAthlete[]>;
   /** @throws {Problem} not_found */
   find(coachId: number, id: number): Promise<StoredAthlete>;
   /** what somebody scored, newest first; the athlete is the coach's. @throws {Problem} not_found */
@@ -52,6 +54,9 @@ export interface AthleteStore {
 
 /** older ones say little about today, and each costs a root-finding wherever the athlete is adapted for */
 export const mostResults = 8;
+
+/** deleted people that are listed */
+const mostDeleted = 200;
 
 const nameOf = (file: AthleteFile): string => (typeof file['name'] === 'string' && file['name'].trim()) || 'Athlete';
 const categoryOf = (category: unknown): AthleteName['category'] => (category === 'women' ? 'women' : 'men');
@@ -126,6 +131,12 @@ export function athleteStore(database: Database): AthleteStore {
       const beyond = last ? { [Op.or]: [{ name: { [Op.gt]: last.name } }, { name: last.name, id: { [Op.gt]: last.id } }] } : {};
       const where = { coachId, deletedAt: null, ...beyond };
       return show(await read(() => models.athletes.findAll({ where, order: ['name', 'id'], limit: most })), results);
+    },
+    deletedSince: async (coachId, since) => {
+      const where = { coachId, deletedAt: { [Op.gte]: since } };
+      const attributes = ['id', 'name', 'deletedAt'];
+      const rows = await read(() => models.athletes.findAll({ where, attributes, order: [['deletedAt', 'DESC']], limit: mostDeleted }));
+      return rows.map(({ id, name, deletedAt }) => ({ id, name, deletedAt: deletedAt!.toISOString() }));
     },
     names: async (coachId) => {
       const rows = await read(() =>

@@ -1,7 +1,8 @@
 /** What a server does beside answering: jobs, readings, and clearing up. Every server takes turns; what one has begun and not ended, another goes on with. */
 import { runJobs } from '../jobs/runner';
 import { readWaiting } from '../readings/use-cases';
-import { binnedSince, shelveWaiting } from '../workouts/use-cases';
+import { shelveWaiting } from '../workouts/use-cases';
+import { binnedSince } from './days';
 import type { Database } from './database';
 import { takeLease } from './leases';
 import type { Services } from './services';

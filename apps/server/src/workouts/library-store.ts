@@ -1,5 +1,5 @@
 /** The library: lists of workouts with how they went, the tags in use, what they are found by, and the bin's end. */
-import { everybody, type ListedWorkout } from '@gambito/contract';
+import { everybody, type ListedWorkout, type MovementUsed } from '@gambito/contract';
 import type { WorkoutFacts } from '@gambito/core';
 import { Op, QueryTypes, col, fn } from 'sequelize';
 import type { Database } from '../platform/database';
@@ -13,6 +13,8 @@ export interface LibraryStore {
   page(coachId: number, asked: WorkoutsAsked, most: number): Promise<ListedWorkout[]>;
   /** the tags in use, those used most first */
   tags(coachId: number): Promise<string[]>;
+  /** when each movement was last on a day, up to one */
+  movementsUsed(coachId: number, until: string): Promise<MovementUsed[]>;
   /** texts that the library cannot find by their facts yet */
   unshelved(most: number): Promise<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>[]>;
   /** noted only while the text is still this one */
@@ -21,6 +23,9 @@ export interface LibraryStore {
   sweep(before: Date): Promise<void>;
 }
 
+const movementsUsedQuery = `SELECT m.movement, MAX(w.day) AS day
+  FROM workouts w, JSON_TABLE(w.facts, '$.movements[*]' COLUMNS (movement VARCHAR(120) PATH '$')) m
+  WHERE w.coach_id = :coachId AND w.deleted_at IS NULL AND w.day <= :until GROUP BY m.movement`;
 const doneQuery = `SELECT s.workout_id AS workoutId, COUNT(*) AS scores, MAX(s.created_at) AS last,
     COALESCE(SUM(JSON_VALUE(r.reading, '$[0].reading.inWindow') = 1), 0) AS inWindow, COALESCE(SUM(JSON_VALUE(r.reading, '$[0].reading.inWindow') IN (0, 1)), 0) AS judged
   FROM scores s LEFT JOIN readings r ON r.score_id = s.id AND r.read_revision = r.revision WHERE s.workout_id IN (:ids) AND s.deleted_at IS NULL GROUP BY s.workout_id`;
@@ -104,6 +109,8 @@ export function libraryStore(database: Database): LibraryStore {
       for (const tag of rows.flatMap(({ tags }) => parsed<string[]>(tags))) counts.set(tag, (counts.get(tag) ?? 0) + 1);
       return [...counts].sort(([a, times], [b, others]) => others - times || (a < b ? -1 : 1)).map(([tag]) => tag);
     },
+    movementsUsed: (coachId, until) =>
+      read(() => sequelize.query<MovementUsed>(movementsUsedQuery, { replacements: { coachId, until }, type: QueryTypes.SELECT })),
     unshelved: (most) =>
       read(() =>
         sequelize.query<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>>('SELECT id, coach_id AS coachId, text FROM workouts WHERE shelved = 0 LIMIT :most', {

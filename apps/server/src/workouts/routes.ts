@@ -6,6 +6,7 @@ import {
   revisionSchema,
   storedLocksSchema,
   storedWorkoutSchema,
+  movementUsedSchema,
   tagsSchema,
   workoutKinds,
 } from '@gambito/contract';
@@ -13,10 +14,11 @@ import type { Lock } from '@gambito/core';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachScope } from '../platform/scopes';
+import { binnedSince, todayIn } from '../platform/days';
 import type { Services } from '../platform/services';
 import { idParams, idValue, pageQuery, pageSize } from '../platform/shapes';
 import { typed, type TypedApp } from '../platform/typed';
-import { binnedSince, createWorkouts, duplicateWorkout, saveLocks, saveWorkout } from './use-cases';
+import { createWorkouts, duplicateWorkout, saveLocks, saveWorkout } from './use-cases';
 
 const text = z.string().max(20_000, 'expected at most 20 000 characters');
 const date = z.iso
@@ -49,6 +51,14 @@ function libraryRoutes(app: TypedApp, { workouts, now }: Services): void {
       const { bin, ...rest } = request.query;
       const page = await workouts.page(coachIn(request).id, { ...rest, ...(bin ? { deletedSince: binnedSince(now()) } : {}) }, pageSize);
       return { workouts: page, next: page.length < pageSize ? null : page.at(-1)!.id };
+    },
+  );
+  app.get(
+    '/workout-movements',
+    { schema: { summary: 'When each movement was last on a day', response: { 200: z.object({ movements: z.array(movementUsedSchema) }) } } },
+    async (request) => {
+      const { id, timeZone } = coachIn(request);
+      return { movements: await workouts.movementsUsed(id, todayIn(timeZone, now())) };
     },
   );
   app.get(

@@ -5,10 +5,6 @@ import { Problem } from '../platform/errors';
 import type { Services } from '../platform/services';
 import { isAway } from '../platform/trouble';
 
-/** days that something deleted lies in the bin */
-const binDays = 30;
-export const binnedSince = (now: Date): Date => new Date(now.getTime() - binDays * 24 * 3600 * 1000);
-
 /** All of them or none. */
 export async function createWorkouts(
   services: Services,

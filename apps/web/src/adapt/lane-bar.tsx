@@ -19,7 +19,7 @@ function Choice<Key extends string>({
   return (
     <select
       aria-label={label}
-      className={`${inputLook} min-h-8 min-w-0 !py-0.5 !text-sm`}
+      className={`${inputLook} min-h-8 min-w-24 flex-1 !py-0.5 !text-sm`}
       value={value}
       onChange={(event) => choose(event.target.value as Key)}
     >
@@ -46,12 +46,12 @@ export function LaneBar({ adapting, children }: { adapting: Adapting; children: 
       {done >= versions.length && (
         <p className="hidden truncate text-xs text-soft 2xl:block">Solid block: as written · outlined: swapped · amber: the window</p>
       )}
-      <div className="flex min-w-0 items-center gap-2 sm:ml-auto">
+      <div className="flex min-w-0 flex-wrap items-center gap-2 sm:ml-auto lg:flex-nowrap">
         <input
           type="search"
           aria-label="Name, place or kit"
           placeholder="Name, place or kit"
-          className={`${inputLook} min-h-8 w-36 min-w-0 !py-0.5 !text-sm`}
+          className={`${inputLook} min-h-8 basis-full !py-0.5 !text-sm sm:basis-40`}
           value={words}
           onChange={(event) => setWords(event.target.value)}
         />

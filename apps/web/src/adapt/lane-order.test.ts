@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { adapt, parseWorkout, readAthlete } from '@gambito/core';
-import { alikeCounts, arrange } from './lane-order';
+import { alikeHeadings, arrange } from './lane-order';
 import type { Version } from './use-versions';
 
 const { workout } = parseWorkout('# Squall\nAMRAP 12:00\n6 pull-up\n12 air squat\nintent: 9-13 rounds');
@@ -48,14 +48,15 @@ describe('lanes', () => {
     expect(keys(arrange([barred, bare, tier], { ...all, order: 'name', filter: 'all', search: 'Pull-up BAR' }))).toEqual(['barred', 'tier']);
     expect(keys(arrange([barred, bare, tier], { ...all, order: 'name', filter: 'all', search: 'rowing' }))).toEqual(['tier']);
   });
-  test('stand together where they read the same, the largest group first, and say how many', () => {
+  test('stand together where they read the same, the largest group first, and say so', () => {
     const also = versionOf('also bare', []);
     const shown = arrange([barred, waiting, bare, tier, also], { ...all, order: 'alike', filter: 'all' });
     expect(keys(shown)).toEqual(['bare', 'also bare', 'barred', 'waiting', 'tier']);
-    expect([...alikeCounts(shown)]).toEqual([
-      ['bare', 2],
-      ['barred', 1],
+    expect([...alikeHeadings(shown)]).toEqual([
+      ['bare', '2 the same'],
+      ['barred', 'each like nobody else'],
     ]);
+    expect([...alikeHeadings([bare, barred])]).toEqual([['bare', 'no two are the same']]);
   });
   test('the order given is not changed', () => {
     const given = [barred, bare];

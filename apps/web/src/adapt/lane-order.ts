@@ -67,6 +67,13 @@ const together = (versions: readonly Version[]): Version[] => [
   ...versions.filter(({ adapted }) => !adapted),
 ];
 
-/** How many read the same as the first of them, by its key: where lanes stand alike together. */
-export const alikeCounts = (versions: readonly Version[]): ReadonlyMap<string, number> =>
-  new Map(alike(versions.filter((version) => !isTier(version))).map((group) => [group.versions[0]!.key, group.versions.length]));
+/** What stands above a lane, by its key, where lanes stand alike together: how many are the same, and where those begin who are like nobody. */
+export function alikeHeadings(versions: readonly Version[]): ReadonlyMap<string, string> {
+  const groups = alike(versions.filter((version) => !isTier(version))).map((group) => ({ first: group.versions[0]!.key, count: group.versions.length }));
+  const alone = groups.find(({ count }) => count === 1);
+  const several = groups.filter(({ count }) => count > 1);
+  return new Map([
+    ...several.map(({ first, count }): [string, string] => [first, `${count} the same`]),
+    ...(alone ? [[alone.first, several.length > 0 ? 'each like nobody else' : 'no two are the same'] as const] : []),
+  ]);
+}

@@ -4,13 +4,13 @@ import { laneOf } from '../strip/lane';
 import { StripAxis, StripLane } from '../strip/strip';
 import { showScore } from '../ui/scores';
 import { LaneLine, laneGrid } from './lane-line';
-import { alikeCounts } from './lane-order';
+import { alikeHeadings } from './lane-order';
 import { laneId, type Adapting } from './use-adapt';
 import { enterPanel } from './version-panel';
 
 export function Lanes({ adapting }: { adapting: Adapting }) {
   const { shown, selected, choose, total, order } = adapting;
-  const counts = order === 'alike' ? alikeCounts(shown) : null;
+  const headings = order === 'alike' ? alikeHeadings(shown) : null;
   const onKeyDown = (event: KeyboardEvent, index: number): void => {
     const next = event.key === 'ArrowDown' ? shown[index + 1] : event.key === 'ArrowUp' ? shown[index - 1] : undefined;
     if (event.key === 'Escape') choose(null);
@@ -31,7 +31,7 @@ export function Lanes({ adapting }: { adapting: Adapting }) {
       <ul aria-label="Versions">
         {shown.map((version, index) => (
           <li key={version.key}>
-            {counts?.has(version.key) && <AlikeHeading count={counts.get(version.key)!} />}
+            {headings?.has(version.key) && <p className="pt-2 text-xs font-medium text-soft">{headings.get(version.key)}</p>}
             <LaneLine
               version={version}
               total={total}
@@ -45,10 +45,6 @@ export function Lanes({ adapting }: { adapting: Adapting }) {
       </ul>
     </div>
   );
-}
-
-function AlikeHeading({ count }: { count: number }) {
-  return <p className="pt-2 text-xs font-medium text-soft">{count === 1 ? 'one alone' : `${count} the same`}</p>;
 }
 
 function AsWritten({ adapting: { original, reference, par, total } }: { adapting: Adapting }) {

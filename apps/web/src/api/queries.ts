@@ -1,6 +1,6 @@
 /** What the screens ask of the server, by name. */
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { Revision } from '@gambito/contract';
+import type { DeletedAthlete, MovementUsed, Revision } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import { toast } from 'sonner';
 import { allPages, api, messageOf } from './client';
@@ -32,6 +32,12 @@ export const useUndatedWorkouts = () =>
   useQuery({ queryKey: [...workoutLists, 'undated'], queryFn: async () => (await workoutPage({ undated: 'true' })).workouts });
 /** the tags in use, those used most first */
 export const useTags = () => useQuery({ queryKey: [...workoutLists, 'tags'], queryFn: async () => (await api<{ tags: string[] }>('/workout-tags')).tags });
+/** the latest day of each movement, by its id */
+export const useMovementsUsed = () =>
+  useQuery({
+    queryKey: [...workoutLists, 'movements'],
+    queryFn: async () => new Map((await api<{ movements: MovementUsed[] }>('/workout-movements')).movements.map(({ movement, day }) => [movement, day])),
+  });
 /** What the library is narrowed by; what is left out narrows nothing. */
 export type LibraryAsked = Readonly<Record<string, string>>;
 /** All of them that are like that, a page at a time. */
@@ -78,6 +84,21 @@ export const useResults = (id: number) =>
 /** the coach's own, or the usual ones */
 export const useTiers = () => useQuery({ queryKey: ['tiers'], queryFn: async () => (await api<{ tiers: string[] }>('/tiers')).tiers });
 /** Deleting is undone by one click on the message that follows. */
+/** Who can be put back, the last one deleted first. */
+export const useDeletedAthletes = () =>
+  useQuery({ queryKey: ['athletes', 'deleted'], queryFn: async () => (await api<{ athletes: DeletedAthlete[] }>('/athletes/deleted')).athletes });
+export function useRestoreAthlete() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id }: DeletedAthlete) => api(`/athletes/${id}/restore`, { method: 'POST' }),
+    onSuccess: (_answer, { name }) => {
+      void client.invalidateQueries({ queryKey: ['athletes'] });
+      toast(`${name} is back.`);
+    },
+    onError: (error) => toast.error(messageOf(error)),
+  });
+}
+
 export function useDelete(path: string, what: string, invalidate: readonly unknown[]) {
   const client = useQueryClient();
   const refresh = () => client.invalidateQueries({ queryKey: invalidate });

@@ -11,6 +11,7 @@ import { inputLook } from '../ui/field';
 import { Shortcuts } from '../ui/shortcuts';
 import { Empty, Failed, Loading } from '../ui/states';
 import { BulkBar } from './bulk-bar';
+import { DeletedPeople } from './deleted-people';
 import { GroupChips } from './group-chips';
 import { writePeople } from './people-csv';
 import type { RosterOrder } from './roster';
@@ -31,6 +32,7 @@ export function PeopleScreen() {
   return (
     <Page wide title="People" aside={<Actions roster={roster} />}>
       {rows.length === 0 ? <NobodyYet /> : <Roster roster={roster} />}
+      <DeletedPeople />
     </Page>
   );
 }

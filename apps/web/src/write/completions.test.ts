@@ -1,11 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import { EditorState } from '@codemirror/state';
 import { parseWorkout } from '@gambito/core';
-import { complete } from './completions';
+import { complete, type LastUsed } from './completions';
 
-const offered = (typed: string, explicit = false): readonly { label: string; apply?: unknown; detail?: string; type?: string }[] => {
+interface Offer {
+  readonly label: string;
+  readonly apply?: unknown;
+  readonly detail?: string;
+  readonly type?: string;
+  readonly boost?: number;
+}
+const offered = (typed: string, explicit = false, lastUsed?: LastUsed): readonly Offer[] => {
   const state = EditorState.create({ doc: typed });
-  return (complete({ state, pos: typed.length, explicit })?.options as never) ?? [];
+  return (complete({ state, pos: typed.length, explicit }, lastUsed)?.options as never) ?? [];
 };
 const labels = (typed: string): string[] => offered(typed).map(({ label }) => label);
 
@@ -21,6 +28,13 @@ describe('completion', () => {
   test('an alias is found and its movement taken, with what it needs', () => {
     const alias = offered('10 t2').find(({ label }) => label === 't2b');
     expect(alias).toMatchObject({ apply: 'toes-to-bar', detail: expect.stringMatching(/^needs .*bar/) });
+  });
+  test('what was used before says when, and goes before what was not', () => {
+    const offers = offered('10 bur', false, new Map([['burpee', '2026-11-21']]));
+    const [used, other] = ['burpee', 'lateral burpee'].map((name) => offers.find(({ label }) => label === name));
+    expect(used?.detail).toBe('no kit, last 21 Nov');
+    expect(other?.detail).not.toMatch(/last/);
+    expect(used!.boost).toBeGreaterThan(other!.boost!);
   });
   test('whatever is taken is read as the movement it names', () => {
     const taken = [...new Set(offered('10 bu').map(({ apply }) => String(apply)))];

@@ -7,6 +7,7 @@ import { EditorView, keymap, placeholder } from '@codemirror/view';
 import { parseWorkout, type MassUnit } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
 import { useEffect, useRef } from 'react';
+import { useMovementsUsed } from '../api/queries';
 import { complete } from './completions';
 import { scrubFigures } from './scrub-figures';
 
@@ -108,6 +109,9 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
   changed.current = onChange;
   const saved = useRef(save);
   saved.current = save;
+  const { data: lastUsed } = useMovementsUsed();
+  const used = useRef(lastUsed);
+  used.current = lastUsed;
   useEffect(() => {
     if (!host.current) return;
     const created = new EditorView({
@@ -117,7 +121,13 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
         extensions: [
           scrubFigures,
           keymap.of([...completionKeys, { key: 'Alt-Enter', run: takeFix }, { key: 'Mod-s', run: () => (saved.current(), true) }, ...lintKeymap]),
-          autocompletion({ override: [complete], defaultKeymap: false, icons: false, maxRenderedOptions: 8, interactionDelay: 0 }),
+          autocompletion({
+            override: [(context) => complete(context, used.current)],
+            defaultKeymap: false,
+            icons: false,
+            maxRenderedOptions: 8,
+            interactionDelay: 0,
+          }),
           minimalSetup,
           look,
           EditorView.lineWrapping,
