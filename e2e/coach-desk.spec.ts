@@ -130,6 +130,16 @@ test('a version by hand, a note, and all of them on a sheet; the athlete reads b
   await page.keyboard.press('t');
   await page.getByRole('table').getByRole('button', { name: 'Lumerik' }).click();
   const panel = page.getByRole('complementary', { name: 'Version of Lumerik' });
+  const line = panel.locator('section li > button').first();
+  await line.click();
+  await panel.getByLabel('This line').fill('keep smiling');
+  await panel.getByRole('button', { name: 'Write it so' }).click();
+  await expect(panel.getByRole('alert')).toContainText('Expected one movement');
+  await panel.getByLabel('This line').fill('6 band row, slowly down');
+  await panel.getByRole('button', { name: 'Write it so' }).click();
+  await expect(line).toContainText('6 band row, slowly down');
+  await panel.getByRole('button', { name: 'Compute it', exact: true }).click();
+  await expect(line).not.toContainText('slowly down');
   await panel.getByRole('button', { name: 'Write it by hand' }).click();
   await page.keyboard.press('Control+A');
   await page.keyboard.insertText('AMRAP 8:00\n6 dumbbell row @ 40 kg\n9 air squat');

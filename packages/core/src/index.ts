@@ -46,6 +46,7 @@ export { headline, predictWorkout, scoredParts, type Band, type Prediction } fro
 export { adapt } from './adapt/adapt';
 export type { AdaptOptions, Adapted } from './adapt/adapted';
 export { contextFor } from './adapt/planned';
+export { slotInLine } from './adapt/line-lock';
 export { byHandOf, isPartLock, noteOf, partLocks, withByHand, withNote, type Lock, type PartLock } from './adapt/lock';
 export { swapMark, type VersionPart, type VersionSlot } from './adapt/told/version-slots';
 export type { VersionEdit } from './adapt/told/edits';

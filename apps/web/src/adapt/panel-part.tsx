@@ -21,6 +21,7 @@ import { useState } from 'react';
 import { MarkSign } from '../ui/mark';
 import { Button } from '../ui/button';
 import { ForOthers } from './for-others';
+import { LineField } from './line-field';
 import { SlotAlternatives } from './slot-alternatives';
 import type { LockHistory } from './use-lock-history';
 import type { Version } from './use-versions';
@@ -63,7 +64,7 @@ export function PanelPart(props: Props) {
                 open={open === at}
                 toggle={() => setOpen(open === at ? null : at)}
               />
-              {open === at && !byHand && <OpenSlot {...props} slot={slot} written={written} lock={lock} />}
+              {open === at && !byHand && <OpenSlot {...props} slot={slot} now={slots[at]!} written={written} lock={lock} />}
             </li>
           );
         })}
@@ -73,7 +74,7 @@ export function PanelPart(props: Props) {
 }
 
 /** The figures of a line, what else it could be, and the decision for others too. */
-function OpenSlot({ slot, written, lock, ...props }: Props & { slot: VersionSlot; written: number; lock: PartLock | undefined }) {
+function OpenSlot({ slot, now, written, lock, ...props }: Props & { slot: VersionSlot; now: Slot; written: number; lock: PartLock | undefined }) {
   const { text, version, rules, today, others, history, setLocks } = props;
   const [forOthers, setForOthers] = useState(false);
   const change = (next: Lock | null): void => {
@@ -83,6 +84,14 @@ function OpenSlot({ slot, written, lock, ...props }: Props & { slot: VersionSlot
   return (
     <>
       <Figures slot={slot} />
+      {setLocks && (
+        <LineField
+          line={lock?.line ?? formatSlot(now)}
+          byHand={lock?.line !== undefined}
+          set={(line) => change({ part: written, slot: slot.written, line })}
+          lift={() => change(null)}
+        />
+      )}
       <SlotAlternatives
         {...{ text, rules, today }}
         who={version.who}
@@ -92,12 +101,12 @@ function OpenSlot({ slot, written, lock, ...props }: Props & { slot: VersionSlot
         locked={lock !== undefined}
         choose={setLocks ? change : null}
       />
-      {lock?.movement && others.length > 0 && !forOthers && (
+      {(lock?.movement || lock?.line) && others.length > 0 && !forOthers && (
         <Button className="mt-2" onClick={() => setForOthers(true)}>
           For others too …
         </Button>
       )}
-      {lock?.movement && forOthers && <ForOthers {...{ lock, others, history, text, rules, today }} close={() => setForOthers(false)} />}
+      {lock && forOthers && <ForOthers {...{ lock, others, history, text, rules, today }} close={() => setForOthers(false)} />}
     </>
   );
 }

@@ -13,6 +13,7 @@ import { summarize } from '../workout/summary';
 import type { Workout } from '../workout/workout';
 import { lengthOf, type AdaptOptions, type Adapted } from './adapted';
 import { asByHand } from './by-hand';
+import { readLocks } from './line-lock';
 import { byHandOf } from './lock';
 import { timeDriftOf } from './part/band';
 import type { PlannedPart } from './part/plan-parts';
@@ -46,7 +47,7 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
 
 function searched(workout: Workout, athlete: Athlete, options: AdaptOptions): Adapted {
   const place = options.place ?? athlete.places[0] ?? barePlace;
-  const locks = options.locks ?? [];
+  const locks = readLocks(options.locks ?? [], athlete.category, options.units ?? 'kg');
   const made = planVersion(workout, athlete, place, options.rules ?? defaultRules, locks);
   const { parts: planned, intent, context, from } = made;
   const parts = planned.map((each) => each.part);

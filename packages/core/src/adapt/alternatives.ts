@@ -9,6 +9,7 @@ import { compile } from '../simulate/program';
 import { stimulusOf } from '../stimulus/stimulus';
 import type { Workout } from '../workout/workout';
 import type { AdaptOptions } from './adapted';
+import { readLocks } from './line-lock';
 import { timeDriftOf } from './part/band';
 import type { PlannedPart } from './part/plan-parts';
 import { evaluateOption, type PartPlan } from './part/search';
@@ -53,7 +54,8 @@ export function alternativesFor(
   options: AdaptOptions = {},
   asked: string | null = null,
 ): Alternative[] {
-  const made = planVersion(workout, athlete, options.place ?? athlete.places[0] ?? barePlace, options.rules ?? defaultRules, options.locks ?? []);
+  const locks = readLocks(options.locks ?? [], athlete.category, options.units ?? 'kg');
+  const made = planVersion(workout, athlete, options.place ?? athlete.places[0] ?? barePlace, options.rules ?? defaultRules, locks);
   const planned = made.parts[made.from.indexOf(at.part)];
   if (!planned) throw new RangeError(`alternativesFor: the version has no part ${at.part}`);
   const { plan } = planned;

@@ -5,6 +5,8 @@ import type { SlotLock } from './part/space';
 export interface PartLock extends SlotLock {
   /** number of the part as the coach wrote it */
   readonly part: number;
+  /** the line as the coach wants it, in the words of a workout text */
+  readonly line?: string;
 }
 /** The whole version, written by hand; nothing of it is changed. */
 export interface HandLock {

@@ -1,6 +1,7 @@
 /** What one part is decided over: a question a slot, its options under the coach's locks, which slots are decided together, and the band the score should lie in. */
 import type { PartIntent } from '../../stimulus/intent';
-import type { Part } from '../../workout/workout';
+import type { Category, Part } from '../../workout/workout';
+import type { LineWords } from '../line-words';
 import { optionsFor } from '../slot/fill';
 import { ownedFor } from '../slot/load';
 import { movementOf } from '../../movements/catalogue';
@@ -14,6 +15,8 @@ export interface SlotLock {
   readonly movement?: string;
   readonly reps?: number;
   readonly loadKg?: number;
+  /** read of a line of the coach's */
+  readonly words?: LineWords;
   /** the part's rounds and ladder stay as they are written */
   readonly scheme?: true;
 }
@@ -98,8 +101,17 @@ function lockedOptions(question: SlotQuestion, context: AdaptContext, lock: Slot
     ...option,
     ...(lock.reps === undefined ? {} : { count: { kind: 'fixed' as const, men: lock.reps, women: lock.reps, low: null } }),
     ...(lock.loadKg === undefined || !option.load ? {} : { load: nearestLoad(context, option, lock.loadKg) }),
+    ...(lock.words && option.movement === lock.movement ? inTheseWords(option, lock.words, context.athlete.category) : {}),
   }));
 }
+
+const inTheseWords = (option: Option, words: LineWords, category: Category): Partial<Option> => ({
+  words,
+  unit: words.unit ?? option.unit,
+  perSide: words.perSide ?? option.perSide,
+  heightCm: words.heightCm?.[category] ?? option.heightCm,
+  tempo: words.tempo ?? option.tempo,
+});
 
 function nearestLoad(context: AdaptContext, option: Option, kg: number): Option['load'] {
   const owned = ownedFor(movementOf(option.movement), context).filter((load) => load.implement === option.load!.implement);

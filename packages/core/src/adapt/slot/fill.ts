@@ -173,6 +173,7 @@ function optionOf(draft: Draft, question: SlotQuestion, context: AdaptContext, t
     openLoad: chosen.open,
     heightCm,
     tempo,
+    words: null,
     rule: counted.rule ?? (tempo && context.rules.loadGone === 'tempo' ? 'loadGone' : null),
     said: counted.said,
     coachRank: proposed.coachRank,

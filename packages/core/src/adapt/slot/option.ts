@@ -7,6 +7,7 @@ import type { Bout } from '../../stimulus/bout';
 import type { MassUnit } from '../../units/mass';
 import { mapBlocks, mapSlots } from '../../workout/walk';
 import type { Count, CountUnit, Part, Slot } from '../../workout/workout';
+import type { LineWords } from '../line-words';
 import type { Rank } from './rank';
 
 export interface Option {
@@ -20,6 +21,8 @@ export interface Option {
   readonly openLoad: boolean;
   readonly heightCm: number | null;
   readonly tempo: string | null;
+  /** the coach's own for this person; null where none are */
+  readonly words: LineWords | null;
   /** the house rule that had a say, and what it or the trade states */
   readonly rule: RuleKey | null;
   readonly said: string | null;
@@ -70,6 +73,7 @@ export function slotFor(slot: Slot, option: Option, unit: MassUnit): Slot {
     side: kept ? slot.side : null,
     note: kept ? slot.note : null,
     alternatives: [],
+    ...(option.words ?? {}),
   };
 }
 

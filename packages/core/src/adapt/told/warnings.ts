@@ -8,6 +8,7 @@ import type { Intent } from '../../stimulus/intent';
 import { formatClock } from '../../units/duration';
 import { slotsOfPart } from '../../workout/walk';
 import type { Part, Workout } from '../../workout/workout';
+import { unreadLines } from '../line-lock';
 import { partLocks, type Lock } from '../lock';
 import { isHangingPull } from '../gate/volume-caps';
 import type { PlannedPart } from '../part/plan-parts';
@@ -25,6 +26,7 @@ export interface VersionWarning {
     | 'window_slip'
     | 'by_hand'
     | 'load_not_owned'
+    | 'line_unread'
     | 'sense'
     | 'not_reached'
     | 'part_replaced'
@@ -148,6 +150,7 @@ function sayLocks({ locks, context, versionParts }: WarningsAsked, say: Say): vo
     const obstacles = movement ? hardLimits(movementOf(movement), context) : [];
     if (movement && obstacles.length > 0) say('lock_breaks_limit', `Locked ${wordsOf(movement)}: ${obstacles.map(sentenceForObstacle).join('; ')}.`);
   }
+  for (const line of unreadLines(locks)) say('line_unread', `“${line}” is not one movement Gambito knows; its line is computed.`);
   for (const part of versionParts)
     for (const choice of choicesToMake(
       part.slots,
