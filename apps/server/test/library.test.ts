@@ -44,6 +44,18 @@ describe('finding', () => {
     expect([days.get('push-up'), days.get('row'), days.get('sit-up')]).toEqual(['2026-11-20', '2026-11-10', undefined]);
     await desk('DELETE', `/workouts/${workouts[0].id}`);
   });
+  test('a movement of the coach’s own is known as the newest text defines it', async () => {
+    const there = await own('maker');
+    await addWorkout(there, 'movement: lantern hop = burpee\nAMRAP 9:00\n10 lantern hop');
+    await addWorkout(there, 'movement: Lantern hop = burpee x 1.2; both feet land\nAMRAP 9:00\n10 lantern hop');
+    const known = async () => (await there('GET', '/workout-movements')).json.own;
+    expect(
+      await until(async () => (await known()).length > 0 && (await there('GET', '/workouts')).json.workouts.every(({ facts }: { facts: unknown }) => facts)),
+    ).toBe(true);
+    expect(await known()).toEqual([
+      { as: 'burpee', own: { name: expect.stringMatching(/^lantern hop$/i), share: expect.any(Number), link: null, standard: expect.anything() } },
+    ]);
+  });
   test('tags come by how often they are used', async () => expect((await desk('GET', '/workout-tags')).json.tags).toEqual(['short', 'long', 'no kit']));
   test('who did it, and how it went', async () => {
     const [{ id }] = (await desk('GET', '/workouts?search=half')).json.workouts;

@@ -221,7 +221,7 @@ export const briefSchema = z.object({
   warmUp: z.array(z.string()),
   coolDown: z.array(z.string()),
   pacing: z.array(z.string()),
-  standards: z.array(z.object({ movement: z.string(), points: z.array(z.string()), noReps: z.array(z.string()) })),
+  standards: z.array(z.object({ movement: z.string(), points: z.array(z.string()), noReps: z.array(z.string()), link: z.string().nullable().default(null) })),
   cautions: z.array(z.string()),
   warnings: z.array(z.string()),
   clock: z.object({ cues: z.array(clockCue).readonly(), totalSeconds: z.number().nullable() }),

@@ -1,5 +1,6 @@
 /** What a coach keeps about a workout beside its text: tags, whom it is for, what a library finds it by. */
 import { z } from 'zod';
+import { definedMovementSchema } from './workout-schema';
 
 export const tagsSchema = z.array(z.string().trim().min(1).max(40)).max(20);
 const athleteId = z.number().int().positive().max(4_294_967_295);
@@ -13,11 +14,14 @@ export const factsSchema = z.object({
   kinds: z.array(z.enum(workoutKinds)).readonly(),
   minutes: z.number().nullable(),
   movements: z.array(z.string()).readonly(),
+  own: z.array(definedMovementSchema).readonly().optional(),
 });
 
 /** `day`: the latest one on which a workout has the movement */
 export const movementUsedSchema = z.object({ movement: z.string(), day: z.string() });
 export type MovementUsed = z.infer<typeof movementUsedSchema>;
+export const movementsKnownSchema = z.object({ movements: z.array(movementUsedSchema), own: z.array(definedMovementSchema) });
+export type MovementsKnown = z.infer<typeof movementsKnownSchema>;
 
 /** A version of a text that was saved before. */
 export const revisionSchema = z.object({ revision: z.number(), savedAt: z.string(), preview: z.string() });

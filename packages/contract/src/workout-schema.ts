@@ -34,9 +34,12 @@ const load = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('heavy') }),
   z.object({ kind: z.literal('any') }),
 ]);
+const ownMovement = z.object({ name: z.string(), share: figure, link: z.string().nullable(), standard: z.string().nullable() });
+export const definedMovementSchema = z.object({ own: ownMovement, as: z.string() });
 const slot = z.object({
   kind: z.literal('slot'),
   movement: z.string(),
+  own: ownMovement.nullable().describe('a movement of the coach’s own that `movement` stands for'),
   said: z.string().nullable().describe('the coach’s own words for the movement'),
   implement: z.enum(['barbell', 'dumbbell', 'kettlebell', 'sandbag', 'backpack', 'can', 'plate', 'stick', 'vest', 'band']).nullable(),
   unit,
@@ -131,6 +134,7 @@ export const workoutSchema = z.object({
   notes: z.array(z.string()),
   parts: z.array(part),
   tiers: z.array(z.object({ name: z.string(), parts: z.array(part) })),
+  own: z.array(definedMovementSchema).optional().describe('movements of the coach’s own that the text defines'),
 });
 
 /** Fails to compile when the schema and core's type drift apart. */

@@ -13,6 +13,7 @@ export { summarize, type WorkoutSummary, type PartSummary } from './workout/summ
 export { movements, movementOf, isMovementId, mainPattern } from './movements/catalogue';
 export { findMovement, nearestMovements } from './movements/names';
 export { heights, loadHeights, rises } from './movements/heights';
+export type { DefinedMovement, OwnMovement } from './workout/workout';
 export { factsOf, type WorkoutFacts } from './workout/facts';
 export { patterns, muscles, type Movement, type Pattern, type Muscle } from './movements/movement';
 export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
@@ -46,6 +47,7 @@ export { headline, predictWorkout, scoredParts, type Band, type Prediction } fro
 export { adapt } from './adapt/adapt';
 export type { AdaptOptions, Adapted } from './adapt/adapted';
 export { contextFor } from './adapt/planned';
+export { definedIn, ownLine } from './notation/read-own';
 export { slotInLine } from './adapt/line-lock';
 export { byHandOf, isPartLock, noteOf, partLocks, withByHand, withNote, type Lock, type PartLock } from './adapt/lock';
 export { swapMark, type VersionPart, type VersionSlot } from './adapt/told/version-slots';

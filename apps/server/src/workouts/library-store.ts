@@ -1,6 +1,6 @@
 /** The library: lists of workouts with how they went, the tags in use, what they are found by, and the bin's end. */
 import { everybody, type ListedWorkout, type MovementUsed } from '@gambito/contract';
-import type { WorkoutFacts } from '@gambito/core';
+import type { DefinedMovement, WorkoutFacts } from '@gambito/core';
 import { Op, QueryTypes, col, fn } from 'sequelize';
 import type { Database } from '../platform/database';
 import type { WorkoutRow } from '../platform/models';
@@ -15,6 +15,8 @@ export interface LibraryStore {
   tags(coachId: number): Promise<string[]>;
   /** when each movement was last on a day, up to one */
   movementsUsed(coachId: number, until: string): Promise<MovementUsed[]>;
+  /** movements of the coach's own, as the newest text that has each defines it */
+  ownMovements(coachId: number): Promise<DefinedMovement[]>;
   /** texts that the library cannot find by their facts yet */
   unshelved(most: number): Promise<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>[]>;
   /** noted only while the text is still this one */
@@ -26,6 +28,10 @@ export interface LibraryStore {
 const movementsUsedQuery = `SELECT m.movement, MAX(w.day) AS day
   FROM workouts w, JSON_TABLE(w.facts, '$.movements[*]' COLUMNS (movement VARCHAR(120) PATH '$')) m
   WHERE w.coach_id = :coachId AND w.deleted_at IS NULL AND w.day <= :until GROUP BY m.movement`;
+const ownQuery = `SELECT o.defined FROM workouts w, JSON_TABLE(w.facts, '$.own[*]' COLUMNS (defined JSON PATH '$')) o
+  WHERE w.coach_id = :coachId AND w.deleted_at IS NULL ORDER BY w.updated_at DESC, w.id DESC LIMIT :mostOwn`;
+/** definitions that are looked through */
+const mostOwn = 1000;
 const doneQuery = `SELECT s.workout_id AS workoutId, COUNT(*) AS scores, MAX(s.created_at) AS last,
     COALESCE(SUM(JSON_VALUE(r.reading, '$[0].reading.inWindow') = 1), 0) AS inWindow, COALESCE(SUM(JSON_VALUE(r.reading, '$[0].reading.inWindow') IN (0, 1)), 0) AS judged
   FROM scores s LEFT JOIN readings r ON r.score_id = s.id AND r.read_revision = r.revision WHERE s.workout_id IN (:ids) AND s.deleted_at IS NULL GROUP BY s.workout_id`;
@@ -111,6 +117,13 @@ export function libraryStore(database: Database): LibraryStore {
     },
     movementsUsed: (coachId, until) =>
       read(() => sequelize.query<MovementUsed>(movementsUsedQuery, { replacements: { coachId, until }, type: QueryTypes.SELECT })),
+    ownMovements: async (coachId) => {
+      const rows = await read(() => sequelize.query<{ defined: unknown }>(ownQuery, { replacements: { coachId, mostOwn }, type: QueryTypes.SELECT }));
+      const byName = new Map<string, DefinedMovement>();
+      for (const defined of rows.map((row) => parsed<DefinedMovement>(row.defined)))
+        if (!byName.has(defined.own.name.toLowerCase())) byName.set(defined.own.name.toLowerCase(), defined);
+      return [...byName.values()];
+    },
     unshelved: (most) =>
       read(() =>
         sequelize.query<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>>('SELECT id, coach_id AS coachId, text FROM workouts WHERE shelved = 0 LIMIT :most', {

@@ -6,7 +6,7 @@ import {
   revisionSchema,
   storedLocksSchema,
   storedWorkoutSchema,
-  movementUsedSchema,
+  movementsKnownSchema,
   tagsSchema,
   workoutKinds,
 } from '@gambito/contract';
@@ -55,10 +55,11 @@ function libraryRoutes(app: TypedApp, { workouts, now }: Services): void {
   );
   app.get(
     '/workout-movements',
-    { schema: { summary: 'When each movement was last on a day', response: { 200: z.object({ movements: z.array(movementUsedSchema) }) } } },
+    { schema: { summary: 'When each movement was last on a day, and those of the coach’s own', response: { 200: movementsKnownSchema } } },
     async (request) => {
       const { id, timeZone } = coachIn(request);
-      return { movements: await workouts.movementsUsed(id, todayIn(timeZone, now())) };
+      const [movements, own] = await Promise.all([workouts.movementsUsed(id, todayIn(timeZone, now())), workouts.ownMovements(id)]);
+      return { movements, own };
     },
   );
   app.get(

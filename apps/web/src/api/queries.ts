@@ -1,6 +1,6 @@
 /** What the screens ask of the server, by name. */
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { DeletedAthlete, MovementUsed, Revision } from '@gambito/contract';
+import type { DeletedAthlete, MovementsKnown, Revision } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import { toast } from 'sonner';
 import { allPages, api, messageOf } from './client';
@@ -32,12 +32,8 @@ export const useUndatedWorkouts = () =>
   useQuery({ queryKey: [...workoutLists, 'undated'], queryFn: async () => (await workoutPage({ undated: 'true' })).workouts });
 /** the tags in use, those used most first */
 export const useTags = () => useQuery({ queryKey: [...workoutLists, 'tags'], queryFn: async () => (await api<{ tags: string[] }>('/workout-tags')).tags });
-/** the latest day of each movement, by its id */
-export const useMovementsUsed = () =>
-  useQuery({
-    queryKey: [...workoutLists, 'movements'],
-    queryFn: async () => new Map((await api<{ movements: MovementUsed[] }>('/workout-movements')).movements.map(({ movement, day }) => [movement, day])),
-  });
+/** when each movement was last used, and the coach's own */
+export const useMovementsKnown = () => useQuery({ queryKey: [...workoutLists, 'movements'], queryFn: () => api<MovementsKnown>('/workout-movements') });
 /** What the library is narrowed by; what is left out narrows nothing. */
 export type LibraryAsked = Readonly<Record<string, string>>;
 /** All of them that are like that, a page at a time. */

@@ -97,6 +97,11 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
           <div key={each.movement} className="mb-2">
             <h3 className="text-base">{each.movement}</h3>
             <List lines={each.points} />
+            {each.link && (
+              <a className="text-sm underline" href={each.link} target="_blank" rel="noreferrer">
+                How it looks
+              </a>
+            )}
             {each.noReps.length > 0 && <p className="text-sm text-soft">No rep: {each.noReps.join('; ').toLowerCase()}.</p>}
           </div>
         ))}

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { EditorState } from '@codemirror/state';
+import { EditorState, type TransactionSpec } from '@codemirror/state';
 import { parseWorkout } from '@gambito/core';
-import { complete, type LastUsed } from './completions';
+import { complete, type Known } from './completions';
 
 interface Offer {
   readonly label: string;
@@ -10,9 +10,9 @@ interface Offer {
   readonly type?: string;
   readonly boost?: number;
 }
-const offered = (typed: string, explicit = false, lastUsed?: LastUsed): readonly Offer[] => {
+const offered = (typed: string, explicit = false, known?: Known): readonly Offer[] => {
   const state = EditorState.create({ doc: typed });
-  return (complete({ state, pos: typed.length, explicit }, lastUsed)?.options as never) ?? [];
+  return (complete({ state, pos: typed.length, explicit }, known)?.options as never) ?? [];
 };
 const labels = (typed: string): string[] => offered(typed).map(({ label }) => label);
 
@@ -30,11 +30,26 @@ describe('completion', () => {
     expect(alias).toMatchObject({ apply: 'toes-to-bar', detail: expect.stringMatching(/^needs .*bar/) });
   });
   test('what was used before says when, and goes before what was not', () => {
-    const offers = offered('10 bur', false, new Map([['burpee', '2026-11-21']]));
+    const offers = offered('10 bur', false, { own: [], lastUsed: new Map([['burpee', '2026-11-21']]) });
     const [used, other] = ['burpee', 'lateral burpee'].map((name) => offers.find(({ label }) => label === name));
     expect(used?.detail).toBe('no kit, last 21 Nov');
     expect(other?.detail).not.toMatch(/last/);
     expect(used!.boost).toBeGreaterThan(other!.boost!);
+  });
+  test('a movement of the coach’s own comes with the line that defines it, once', () => {
+    const own = { name: 'lantern hop', share: 1.2, link: null, standard: 'both feet land' };
+    const take = (doc: string): string => {
+      let state = EditorState.create({ doc });
+      const from = doc.indexOf('lan');
+      const option = complete({ state, pos: from + 3, explicit: false }, { lastUsed: new Map(), own: [{ own, as: 'burpee' }] })!.options[0]!;
+      const view = { state, dispatch: (change: TransactionSpec) => (state = state.update(change).state) };
+      (option.apply as (view: unknown, option: unknown, from: number, to: number) => void)(view, option, from, from + 3);
+      return state.doc.toString();
+    };
+    const text = 'AMRAP 9:00\n10 lantern hop\n\nmovement: lantern hop = burpee x 1.2; both feet land';
+    expect(take('AMRAP 9:00\n10 lan')).toBe(text);
+    expect(take(text.replace('10 lantern hop', '10 lan'))).toBe(text);
+    expect(parseWorkout(text).diagnostics).toEqual([]);
   });
   test('whatever is taken is read as the movement it names', () => {
     const taken = [...new Set(offered('10 bu').map(({ apply }) => String(apply)))];

@@ -1,15 +1,15 @@
 /** The whiteboard: a plain text editor that underlines what cannot be read, with a suggestion one click away. Undo is the editor's own. */
 import { acceptCompletion, autocompletion, closeCompletion, completionStatus, moveCompletionSelection } from '@codemirror/autocomplete';
 import { isolateHistory } from '@codemirror/commands';
-import { forEachDiagnostic, linter, lintGutter, lintKeymap, type Diagnostic } from '@codemirror/lint';
+import { forEachDiagnostic, linter, lintGutter, lintKeymap, type Action, type Diagnostic } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
 import { EditorView, keymap, placeholder } from '@codemirror/view';
-import { parseWorkout, type MassUnit } from '@gambito/core';
+import { parseWorkout, type Diagnostic as ReadDiagnostic, type MassUnit } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
 import { useEffect, useRef } from 'react';
-import { useMovementsUsed } from '../api/queries';
-import { complete } from './completions';
+import { complete, nothingKnown } from './completions';
 import { scrubFigures } from './scrub-figures';
+import { useKnown } from './use-known';
 
 const look = EditorView.theme({
   '&': { fontSize: '17px', height: '100%', backgroundColor: 'var(--sheet)', color: 'var(--ink)' },
@@ -30,6 +30,29 @@ const look = EditorView.theme({
   '.cm-completionInfo': { maxWidth: '22em', padding: '4px 8px' },
 });
 
+/** What can be done about a remark with a key or a click: its fix; for a movement nobody knows, the line that says what it is like. */
+function actionsFor({ code, fix }: ReadDiagnostic, text: string): Action[] {
+  const take: Action[] = fix
+    ? [
+        {
+          name: `Take “${fix.replaceAll('\n', ' · ')}”`,
+          apply: (view, from, to) => view.dispatch({ changes: { from, to, insert: fix } }),
+        },
+      ]
+    : [];
+  if (code !== 'unknown_movement' || text.includes('=')) return take;
+  const define: Action = {
+    name: 'Say what it is like',
+    apply: (view) => {
+      const { doc } = view.state;
+      const insert = `${doc.line(doc.lines).text.trim() === '' ? '' : '\n'}\nmovement: ${text} = `;
+      view.dispatch({ changes: { from: doc.length, insert }, selection: { anchor: doc.length + insert.length }, scrollIntoView: true });
+      view.focus();
+    },
+  };
+  return [...take, define];
+}
+
 const readProblems = (units: MassUnit) =>
   linter(
     (view): Diagnostic[] => {
@@ -40,23 +63,8 @@ const readProblems = (units: MassUnit) =>
           const line = doc.line(each.line);
           const from = Math.min(line.to, line.from + each.column - 1);
           const to = Math.min(line.to, Math.max(from + 1, from + each.length));
-          const { fix } = each;
-          return {
-            from,
-            to,
-            severity: each.level,
-            message: each.message,
-            ...(fix
-              ? {
-                  actions: [
-                    {
-                      name: `Take “${fix.replaceAll('\n', ' · ')}”`,
-                      apply: (target: EditorView, start: number, end: number) => target.dispatch({ changes: { from: start, to: end, insert: fix } }),
-                    },
-                  ],
-                }
-              : {}),
-          };
+          const actions = actionsFor(each, doc.sliceString(from, to));
+          return { from, to, severity: each.level, message: each.message, ...(actions.length > 0 ? { actions } : {}) };
         });
     },
     { delay: 250 },
@@ -109,9 +117,8 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
   changed.current = onChange;
   const saved = useRef(save);
   saved.current = save;
-  const { data: lastUsed } = useMovementsUsed();
-  const used = useRef(lastUsed);
-  used.current = lastUsed;
+  const known = useRef(nothingKnown);
+  known.current = useKnown();
   useEffect(() => {
     if (!host.current) return;
     const created = new EditorView({
@@ -122,7 +129,7 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
           scrubFigures,
           keymap.of([...completionKeys, { key: 'Alt-Enter', run: takeFix }, { key: 'Mod-s', run: () => (saved.current(), true) }, ...lintKeymap]),
           autocompletion({
-            override: [(context) => complete(context, used.current)],
+            override: [(context) => complete(context, known.current)],
             defaultKeymap: false,
             icons: false,
             maxRenderedOptions: 8,

@@ -51,7 +51,14 @@ function searched(workout: Workout, athlete: Athlete, options: AdaptOptions): Ad
   const made = planVersion(workout, athlete, place, options.rules ?? defaultRules, locks);
   const { parts: planned, intent, context, from } = made;
   const parts = planned.map((each) => each.part);
-  const adapted: Workout = { title: workout.title, intent: workout.intent, notes: workout.notes, parts, tiers: [] };
+  const adapted: Workout = {
+    title: workout.title,
+    intent: workout.intent,
+    notes: workout.notes,
+    parts,
+    tiers: [],
+    ...(workout.own ? { own: workout.own } : {}),
+  };
   const { run, assumed, ...predicted } = predictWorkout(adapted, context.capacity, { seed: options.seed ?? 1, runs: options.runs ?? 100, place });
   const versionParts = partsOf(workout, adapted, made);
   const drifts = planned.map((each) => driftOfPart(each, context));

@@ -9,6 +9,7 @@ import { kilogramsToPounds, trimNumber, type MassUnit } from '../units/mass';
 import { Cursor } from '../text/cursor';
 import { readSectionLabel } from './labels';
 import { readHeader } from './read-header';
+import { ownLine } from './read-own';
 import { parseWorkout } from './parse-workout';
 import { readLine } from './read-line';
 import type {
@@ -82,6 +83,8 @@ export function wordsOf(id: string): string {
   const words = movementOf(id).name.toLowerCase();
   return findMovement(words) === id ? words : id;
 }
+/** What a movement is called in a sentence: the coach's own name for it, else the usual one. */
+export const plainName = ({ own, movement }: Pick<Slot, 'own' | 'movement'>): string => own?.name ?? wordsOf(movement);
 /** Would the name be read as a name wherever it stands, and as nothing else? Known ones are; of unknown ones nobody can tell but the reader. */
 function isPlainName(said: string, movement: string): boolean {
   if (!readsBack(`10 ${said}`, (slot) => slot.movement === movement && slot.note === null)) return false;
@@ -101,6 +104,7 @@ export function nameOf(slot: Slot): string {
 /** A slot is a value: its name is worked out once. */
 const names = new WeakMap<Slot, string>();
 function nameAnew(slot: Slot): string {
+  if (slot.own) return isPlainName(slot.own.name, unknownId(slot.own.name)) ? slot.own.name : `"${slot.own.name}"`;
   if (slot.implement) return nameInHand(slot.movement, slot.implement);
   const { said } = slot;
   if (said !== null && (findMovement(said) ?? unknownId(said)) === slot.movement)
@@ -139,7 +143,15 @@ function coreOf(slot: Slot): string {
 
 /** Would these words of a line be read as one slot that means the same again? */
 function readsBack(text: string, check: (slot: Slot) => boolean): boolean {
-  const none = { bare: 'max', room: 'kg', nextId: () => 1, mayLookNear: () => false, report: () => undefined, timesBlocks: new WeakSet<Block>() } as const;
+  const none = {
+    bare: 'max',
+    room: 'kg',
+    own: new Map(),
+    nextId: () => 1,
+    mayLookNear: () => false,
+    report: () => undefined,
+    timesBlocks: new WeakSet<Block>(),
+  } as const;
   const { items } = readLine({ number: 1, indent: 0, column: 0, text }, none);
   const [slot] = items;
   return items.length === 1 && slot?.kind === 'slot' && slot.alternatives.length === 0 && check(slot);
@@ -340,7 +352,11 @@ export function formatPart(part: Part): string {
 
 /** The text of a workout, in one pass. */
 function render(workout: Workout): string {
-  const opening = [...(workout.intent ? [`intent: ${workout.intent}`] : []), ...workout.notes.map((note) => `note: ${note}`)];
+  const opening = [
+    ...(workout.own ?? []).map(({ own, as }) => ownLine(own, wordsOf(as))),
+    ...(workout.intent ? [`intent: ${workout.intent}`] : []),
+    ...workout.notes.map((note) => `note: ${note}`),
+  ];
   const sections = [
     ...(opening.length > 0 ? [opening.join('\n')] : []),
     ...workout.parts.map(formatPart),

@@ -15,6 +15,7 @@ import { emptyDraft } from './draft';
 import { hasClock, isBlockHeader, type Header } from './header';
 import { readHeader } from './read-header';
 import { grown, readLine } from './read-line';
+import type { OwnMovements } from './read-own';
 import type { SlotContext } from './to-slot';
 
 export const once: Range = { low: 1, high: 1 };
@@ -47,7 +48,10 @@ export class ItemReader {
   private growth: Growth | null = null;
   private lastId = 0;
 
-  constructor(readonly room: MassUnit) {}
+  constructor(
+    readonly room: MassUnit,
+    readonly own: OwnMovements,
+  ) {}
 
   readonly nextId = (): number => ++this.lastId;
   private looked = 0;
@@ -69,7 +73,7 @@ export class ItemReader {
   private work(line: Line, bare: BareCount, listed = line.listed === true): Item[] {
     const { items, interruption, header, step } = readLine(
       line,
-      { bare, room: this.room, nextId: this.nextId, mayLookNear: this.mayLookNear, report: this.report, timesBlocks: this.timesBlocks },
+      { bare, room: this.room, own: this.own, nextId: this.nextId, mayLookNear: this.mayLookNear, report: this.report, timesBlocks: this.timesBlocks },
       listed,
     );
     this.interruption = interruption ?? this.interruption;

@@ -13,6 +13,7 @@ import { joinParagraphs } from './join-paragraphs';
 import { paragraphsOf, scanLines, spanOfLine, type Line } from './lines';
 import type { Diagnostic, ReadProblem } from './problems';
 import { readPart } from './read-part';
+import { takeOwn } from './read-own';
 import { bothIntents, takeSettings } from './read-settings';
 import { diagnose } from './sentences';
 import { isTitle, splitParagraph } from './split-paragraph';
@@ -129,13 +130,26 @@ function toDiagnostics(problems: readonly ReadProblem[]): Diagnostic[] {
  * @returns the workout, its totals and the diagnostics, in the order of the lines; an empty text gives a workout without parts and one error
  */
 export function parseWorkout(source: string, { units = 'kg' }: ReadOptions = {}): ParsedWorkout {
-  const reader = new ItemReader(units);
-  const document = splitDocument(scanLines(source.replace(/^\uFEFF/, ''), reader.report));
+  const early: ReadProblem[] = [];
+  const { lines, own, unread } = takeOwn(
+    scanLines(source.replace(/^\uFEFF/, ''), (problem) => early.push(problem)),
+    (problem) => early.push(problem),
+  );
+  const reader = new ItemReader(units, own);
+  early.forEach(reader.report);
+  const document = splitDocument(lines);
   const section = readSection(document.main, reader, document.title);
   const tiers: Tier[] = document.tiers.map((each) => ({ name: each.name, parts: readSection(each.lines, reader, each.name).parts }));
   tellUnreadWork(document.main, section, reader.report);
   if (section.parts.length === 0) reader.report({ code: 'empty', span: { line: 1, column: 1, length: 1 } });
-  const workout: Workout = { title: section.title, intent: section.intent, notes: section.notes, parts: section.parts, tiers };
+  const workout: Workout = {
+    title: section.title,
+    intent: section.intent,
+    notes: [...section.notes, ...unread],
+    parts: section.parts,
+    tiers,
+    ...(own.size > 0 ? { own: [...own.values()] } : {}),
+  };
   const places = section.parts.map((part, index) => ({
     line: section.starts[index]!,
     slotLines: slotsOfPart(part).map((slot) => reader.lines.get(slot) ?? section.starts[index]!),

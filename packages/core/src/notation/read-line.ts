@@ -15,6 +15,7 @@ import { emptyHeader, type Header } from './header';
 import { readStep } from './read-count';
 import { isRestNext, readMember, readRounds } from './read-member';
 import { readRest } from './read-rest';
+import type { OwnMovements } from './read-own';
 import { toSlot, type Inherited, type SlotContext } from './to-slot';
 import type { MassUnit } from '../units/mass';
 
@@ -22,6 +23,7 @@ export interface LineContext {
   readonly bare: SlotContext['bare'];
   readonly room: MassUnit;
   readonly nextId: () => number;
+  readonly own: OwnMovements;
   readonly mayLookNear: () => boolean;
   readonly report: (problem: ReadProblem) => void;
   /** sets of what was written with a times sign (`5x5`, `8 x 200 m`) */

@@ -37,7 +37,7 @@ function say(problem: ReadProblem): Said {
       const [first] = problem.nearest;
       const near = problem.nearest.length
         ? ` Nearest: ${problem.nearest.map(spaced).join(', ')}.`
-        : ' Say what it resembles, or leave it: it is kept as written and counted.';
+        : ' Say what it is like with a line such as “movement: ${problem.text} = burpee”, or leave it: it is kept as written and counted.';
       return warning(`“${problem.text}” is not a movement Gambito knows.${near}`, first ? spaced(first) : undefined);
     }
     case 'unreadable':
@@ -166,6 +166,8 @@ function sayReading(problem: Reading): Said {
       return info(`“${problem.text}” is kept as a note: it is no movement Gambito knows, and has no count. With a count before it, it is counted.`);
     case 'unread_work':
       return warning(`“${problem.text}” names ${problem.movement}, but nothing says how many: it is kept as a note and not reckoned with.`);
+    case 'share_cut':
+      return warning(`“x ${problem.text}” is beyond what a movement may be of its neighbour: expected ${problem.low} to ${problem.high}.`);
     case 'unread_load':
       return warning(
         `“@ ${problem.text}” is no load that can be read; expected such as “@ 22.5 kg”, “@ 2x15/10 kg”, “@ 75 %”, “@ 1.5 BW” or “@ 60 cm”. It is kept as a note.`,

@@ -9,11 +9,14 @@ import type { Cursor } from '../text/cursor';
 import { fixed, type Draft } from './draft';
 import { most } from './limits';
 import type { MemberContext } from './read-member';
+import type { OwnMovements } from './read-own';
 
 export interface SlotContext extends MemberContext {
   /** what a movement without a figure means here */
   readonly bare: 'rung' | 'max' | 'missing';
   readonly nextId: () => number;
+  /** movements of the coach's own */
+  readonly own: OwnMovements;
   /** looking for near names takes its time: a text of nothing but unknown words gets them for the first few */
   readonly mayLookNear: () => boolean;
 }
@@ -308,7 +311,8 @@ export function toSlot(draft: Draft, cursor: Cursor, context: SlotContext, place
     context.report({ code: 'read_as', span: context.span(0, cursor.end), text: metres, as: 'a run' });
     draft.name = 'run';
   }
-  const known = lookUp(draft.name, draft.kinds);
+  const defined = context.own.get(foldName(draft.name)) ?? null;
+  const known = defined ? { id: defined.as, said: null, implement: null, note: null } : lookUp(draft.name, draft.kinds);
   const nearest = known === null && context.mayLookNear() ? nearMovements(draft.name) : [];
   if (known === null && nearest.length === 0 && isWordsAlone(draft, context, place, inherited)) {
     context.report({ code: 'unread_words', span: context.span(draft.nameFrom, draft.nameTo), text: draft.name });
@@ -330,6 +334,7 @@ export function toSlot(draft: Draft, cursor: Cursor, context: SlotContext, place
   return {
     kind: 'slot',
     movement: id,
+    own: defined?.own ?? null,
     said,
     implement: found.implement,
     unit: draft.unit ?? (movement.unit === 's' && movement.family !== 'prepare' ? 's' : movement.unit),

@@ -5,7 +5,7 @@
  */
 import type { Capacity } from '../capacity/capacity';
 import type { Place } from '../kit/kit';
-import { wordsOf } from '../notation/format-workout';
+import { plainName } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
 import { Body, usualForm, type Form } from '../simulate/body';
 import { compile, type MoveStep, type Program } from '../simulate/program';
@@ -21,6 +21,8 @@ export interface SlotPacing {
   readonly part: number;
   readonly slot: number;
   readonly movement: string;
+  /** as the athlete reads it */
+  readonly name: string;
   readonly unit: CountUnit;
   /** reps of each set in the first bout, and in the second half of the bouts */
   readonly sets: readonly number[];
@@ -209,6 +211,7 @@ export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, 
       part,
       slot,
       movement: step.demand.movement.id,
+      name: plainName(slotsOfPart(workout.parts[part]!)[slot]!),
       unit: step.demand.unit,
       sets: plan?.first ?? whole,
       later,
@@ -242,8 +245,8 @@ export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, 
 }
 
 /** `7-7-7 push-ups, 5 s between` */
-export function pacingSentence({ movement, unit, sets, later, breakSeconds }: SlotPacing): string {
+export function pacingSentence({ name, unit, sets, later, breakSeconds }: SlotPacing): string {
   const show = (list: readonly number[]): string => `${list.join('-')}${unit === 'reps' ? '' : ` ${unit}`}`;
   const change = show(sets) === show(later) ? '' : `, later ${show(later)}`;
-  return `${wordsOf(movement)}: ${sets.length === 1 ? `${show(sets)} in one go` : show(sets)}${change}${breakSeconds > 0 ? `, ${breakSeconds} s between` : ''}`;
+  return `${name}: ${sets.length === 1 ? `${show(sets)} in one go` : show(sets)}${change}${breakSeconds > 0 ? `, ${breakSeconds} s between` : ''}`;
 }

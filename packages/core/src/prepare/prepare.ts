@@ -6,16 +6,26 @@ import { violates } from '../limits/feasible';
 import type { Athlete } from '../athlete/athlete';
 import { movementOf, movements } from '../movements/catalogue';
 import { muscles, type Muscle } from '../movements/movement';
-import { wordsOf } from '../notation/format-workout';
+import { plainName, wordsOf } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
 import { formatMass } from '../units/mass';
 import { slotsOfWorkout } from '../workout/walk';
-import type { Workout } from '../workout/workout';
+import type { Slot, Workout } from '../workout/workout';
 
+/** What counts as a rep of one movement. */
+export interface Standards {
+  readonly movement: string;
+  /** the coach's own, where the movement stands for one */
+  readonly name: string;
+  readonly points: readonly string[];
+  readonly noReps: readonly string[];
+  /** a demonstration of the coach's; null without one */
+  readonly link: string | null;
+}
 export interface Preparation {
   readonly warmUp: readonly string[];
   readonly coolDown: readonly string[];
-  readonly standards: readonly { readonly movement: string; readonly points: readonly string[]; readonly noReps: readonly string[] }[];
+  readonly standards: readonly Standards[];
   readonly cautions: readonly string[];
 }
 
@@ -46,8 +56,8 @@ export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules
       const full = `3 at ${slot.load?.kind === 'mass' && slot.load.count === 2 ? '2 × ' : ''}${formatMass(kg, athlete.units)}`;
       // fixed implements have no half load; a bar has
       return movementOf(slot.movement).load?.implements[0] === 'barbell' && kg > 25
-        ? `${wordsOf(slot.movement)}: 5 with the empty bar, 5 at about ${formatMass(Math.round((kg * 0.6) / 2.5) * 2.5, athlete.units)}, ${full}`
-        : `${wordsOf(slot.movement)}: 5 without load or with something lighter, then ${full}`;
+        ? `${plainName(slot)}: 5 with the empty bar, 5 at about ${formatMass(Math.round((kg * 0.6) / 2.5) * 2.5, athlete.units)}, ${full}`
+        : `${plainName(slot)}: 5 without load or with something lighter, then ${full}`;
     });
   const easyBout = (id: string): string => {
     const easy = movementOf(easyOf(id, athlete));
@@ -56,7 +66,7 @@ export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules
   const rehearse = ids.slice(0, 3).map(easyBout);
   const warmUp =
     rules.warmUp === 'miniature'
-      ? [`One round at half the reps: ${ids.map(wordsOf).join(', ')}`, ...ramp, 'Then 5:00 off']
+      ? [`One round at half the reps: ${[...new Set(slots.map(plainName))].join(', ')}`, ...ramp, 'Then 5:00 off']
       : rules.warmUp === 'pump'
         ? [`2:00 ${pulse}`, ...rehearse.map((line) => `2 easy sets of ${line}`), ...ramp, 'Then 8–10 min off']
         : rules.warmUp === 'own'
@@ -88,7 +98,18 @@ export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules
       '5:00 easy walk or easy cycling',
       ...stretches.slice(0, 3).map((each) => `1:00 ${each.side === 'perSide' ? 'each side ' : ''}${each.name.toLowerCase()}`),
     ],
-    standards: ids.map((id) => ({ movement: id, points: movementOf(id).standards, noReps: movementOf(id).noReps })),
+    standards: standardsOf(slots),
     cautions,
   };
+}
+
+/** Each movement once; of the coach's own what the coach says of it, else what its neighbour asks. */
+function standardsOf(slots: readonly Slot[]): Standards[] {
+  const byName = new Map<string, Standards>();
+  for (const { movement, own } of slots) {
+    const { name, standards, noReps } = movementOf(movement);
+    const known = own === null || own.standard === null ? { points: standards, noReps } : { points: [own.standard], noReps: [] };
+    byName.set(own?.name ?? movement, { movement, name: own?.name ?? name, ...known, link: own?.link ?? null });
+  }
+  return [...byName.values()];
 }

@@ -93,8 +93,17 @@ export function demandOfSlot(slot: Slot, capacity: Capacity, place: Place | null
   const demand = demandOf(movementOf(slot.movement).reckonedAs ?? slot.movement, slot.unit, capacity, load.kg, slot.heightCm?.[category] ?? null, vestKg);
   const turns = demand.unit === 'm' ? placeCost(demand.movement, place).turnSecondsPerMetre : 0;
   const paced = slot.tempo === null ? demand : atTempo(demand, slot.tempo);
-  return { demand: turns === 0 ? paced : { ...paced, cycleSeconds: paced.cycleSeconds + turns }, assumedLoad: load.assumed };
+  const turned = turns === 0 ? paced : { ...paced, cycleSeconds: paced.cycleSeconds + turns };
+  return { demand: slot.own === null || slot.own.share === 1 ? turned : atShare(turned, slot.own.share), assumedLoad: load.assumed };
 }
+
+/** A movement of the coach's own beside its neighbour: a rep takes its share of the time and of the work, and so many fewer are at hand. */
+const atShare = (demand: Demand, share: number): Demand => ({
+  ...demand,
+  cycleSeconds: demand.cycleSeconds * share,
+  joulesPerKg: demand.joulesPerKg * share,
+  repsToFailure: demand.repsToFailure / share,
+});
 
 /** A rep at a tempo takes its seconds; the muscles are under load longer, so fewer of them are at hand (the square root of the time; a round figure). */
 export function atTempo(demand: Demand, tempo: string): Demand {

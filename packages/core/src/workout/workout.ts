@@ -57,9 +57,26 @@ export type SaidUnit = 'km' | 'mile' | 'ft' | 'yd' | 'min';
 
 export type Hold = 'unbroken' | 'mayBreak';
 
+/** A movement of the coach's own: reckoned as one of the catalogue, under its own name. */
+export interface OwnMovement {
+  readonly name: string;
+  /** time and work of a rep beside those of the movement it is reckoned as */
+  readonly share: number;
+  /** a demonstration */
+  readonly link: string | null;
+  /** what counts as a rep, in the coach's words */
+  readonly standard: string | null;
+}
+export interface DefinedMovement {
+  readonly own: OwnMovement;
+  /** what it is reckoned as */
+  readonly as: MovementId;
+}
 export interface Slot {
   readonly kind: 'slot';
   readonly movement: MovementId;
+  /** the coach's own movement that `movement` stands for; null for the movement itself */
+  readonly own: OwnMovement | null;
   /** the coach's own words for the movement; they count only while they still read as `movement` */
   readonly said: string | null;
   /** an implement named before a family (`can push press`), where the movement's own is another */
@@ -213,4 +230,6 @@ export interface Workout {
   readonly notes: readonly string[];
   readonly parts: readonly Part[];
   readonly tiers: readonly Tier[];
+  /** movements of the coach's own that the text defines; none where the text has none */
+  readonly own?: readonly DefinedMovement[];
 }

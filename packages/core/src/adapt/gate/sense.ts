@@ -11,7 +11,7 @@ import { compile } from '../../simulate/program';
 import { walkProgram } from '../../simulate/walk-program';
 import { slotCounts } from '../../stimulus/stimulus';
 import { itemLists, slotsOfPart } from '../../workout/walk';
-import type { Part, Slot } from '../../workout/workout';
+import type { Part, Slot, DefinedMovement } from '../../workout/workout';
 import type { PartPlan } from '../part/search';
 import { isFiller, mostFillerSeconds } from '../slot/count';
 import { isHangingPull, mostPulls } from './volume-caps';
@@ -213,7 +213,8 @@ function owned({ plan, context }: Asked): Finding[] {
   );
 }
 
-const textOf = (part: Part): string => formatWorkout({ title: null, intent: null, notes: [], parts: [part], tiers: [] });
+const definedIn = (part: Part): DefinedMovement[] => slotsOfPart(part).flatMap(({ own, movement }) => (own ? [{ own, as: movement }] : []));
+const textOf = (part: Part): string => formatWorkout({ title: null, intent: null, notes: [], parts: [part], tiers: [], own: definedIn(part) });
 const complaints = (diagnostics: ReturnType<typeof parseWorkout>['diagnostics']) =>
   diagnostics.filter(({ level, code }) => level !== 'info' && code !== 'unknown_movement');
 

@@ -60,6 +60,7 @@ export function slotFor(slot: Slot, option: Option, unit: MassUnit): Slot {
   return {
     ...slot,
     movement: option.movement,
+    own: kept ? slot.own : null,
     said: kept ? slot.said : null,
     implement: load ? implementToSay(option.movement, load.implement) : kept ? slot.implement : null,
     unit: option.unit,

@@ -1,6 +1,6 @@
 /** What was changed of the text, each as a chip that can be taken back alone, with the score it costs or wins. */
 import { movementOf } from '../../movements/catalogue';
-import { wordsOf } from '../../notation/format-workout';
+import { plainName, wordsOf } from '../../notation/format-workout';
 import { formatClock } from '../../units/duration';
 import { formatMass } from '../../units/mass';
 import { itemLists, slotsOfPart } from '../../workout/walk';
@@ -103,7 +103,7 @@ function slotEdits(planned: PlannedPart, at: number, context: AdaptContext): Ver
 /** The count beside it only where it is another. */
 function swapText(option: Option, slot: Slot, { athlete }: AdaptContext): string {
   const same = slot.count.kind === 'rung' || slot.count.kind === 'max' || sameCount(option, slot, athlete.category);
-  const [now, then] = [nameOf(option), wordsOf(slot.movement)];
+  const [now, then] = [nameOf(option), plainName(slot)];
   return same ? `${now} for ${then}` : `${countText(option, athlete.category)} ${now} for ${countText(slot, athlete.category)} ${then}`;
 }
 

@@ -3,7 +3,7 @@ import { sentenceForObstacle, type Obstacle } from '../../limits/feasible';
 import type { AvoidName } from '../../athlete/athlete';
 import { movementOf } from '../../movements/catalogue';
 import type { Movement } from '../../movements/movement';
-import { wordsOf } from '../../notation/format-workout';
+import { plainName, wordsOf } from '../../notation/format-workout';
 import { constants } from '../../simulate/body';
 import { demandOf } from '../../simulate/demand';
 import type { Slot } from '../../workout/workout';
@@ -70,7 +70,7 @@ function nearestOwnedKg(slot: Slot, context: AdaptContext): number {
 /** @param wall the written movement was tried and would have been a wall */
 export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string {
   const original = movementOf(slot.movement);
-  const name = wordsOf(slot.movement);
+  const name = plainName(slot);
   if (original.anyOf) return 'The coach left the movement open';
   if (option.rank.wish < 0) return `${context.athlete.name} prefers it`;
   const [obstacle] = hardLimits(original, context, null, slot.heightCm?.[context.athlete.category] ?? null);
