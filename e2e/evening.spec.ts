@@ -38,6 +38,26 @@ test('an empty page has something to begin with; what is offered is taken with T
   await saved(page);
 });
 
+test('a movement nobody knows is said to be like another, and is known from then on', async ({ page }) => {
+  const address = await fresh(page, 'Harbour morning\n\nAMRAP 12:00\n\n10 lantern hops\n8 pull-up');
+  await page.goto(`${address}/write`);
+  await expect(page.getByRole('list', { name: 'Problems' })).toContainText('“lantern hops” is not a movement Gambito knows');
+  await page.locator('.cm-content').click();
+  await page.keyboard.press('F8');
+  await page.getByRole('button', { name: 'Say what it is like' }).click();
+  await page.keyboard.type('burpee x 1.2; both feet land');
+  await expect(page.getByRole('list', { name: 'Problems' })).toHaveCount(0);
+  await expect(page.getByText('One round: 10 lantern hops, 8 pull-up')).toBeVisible();
+  await saved(page);
+  await page.goto(`${await fresh(page, 'AMRAP 9:00\n')}/write`);
+  await page.locator('.cm-content').click();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.type('8 lant');
+  await expect(page.getByText('your own, as burpee')).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(page.locator('.cm-content')).toContainText('movement: lantern hops = burpee x 1.2; both feet land');
+});
+
 test('one decision for several by keyboard: into the version, locked, for others too, taken back, taken up again', async ({ page }) => {
   const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
   await page.goto(`${address}/adapt`);

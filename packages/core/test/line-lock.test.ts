@@ -25,13 +25,19 @@ describe('a line', () => {
     expect(lineOf(0, '9 goblet squat @ 16 kg')).toBe('9 goblet squat @ 15 kg');
     expect(lineOf(2, 'v-up')).toMatch(/^\d+ v-up$/);
   });
+  test('may name a movement that the workout defines', () => {
+    const own = workout('movement: lantern hop = burpee\nAMRAP 12:00\n10 lantern hop\n8 pull-up');
+    expect(adapt(own, withKit(['pull-up bar']), { runs: 10, locks: [{ part: 0, slot: 0, line: '6 lantern hop, slowly' }] }).version.text).toContain(
+      '6 lantern hop, slowly\n',
+    );
+  });
   test('under a ladder without a count it follows the rungs', () => {
     const ladder = workout('for time, cap 15:00\n21-15-9\nthruster @ 40 kg\npull-up');
     expect(withLine(1, 'table row, slowly', ladder).version.text).toContain('  table row, slowly\n');
   });
   test('that is no movement, two of them or two lines holds nothing, and says so', () => {
     for (const line of ['keep smiling', '10 push-up, 5 burpee', '10 push-up\n5 burpee', '', '8 lantern hop']) {
-      expect([line, slotInLine(line, 'kg')]).toEqual([line, null]);
+      expect([line, slotInLine(line, { units: 'kg', own: [] })]).toEqual([line, null]);
       const { warnings, version } = withLine(0, line);
       expect([line, warnings.filter(({ code }) => code === 'line_unread').length]).toEqual([line, 1]);
       expect(version.text).toBe(adapt(asked, athlete, { runs: 10 }).version.text);

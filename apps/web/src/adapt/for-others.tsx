@@ -1,5 +1,5 @@
 /** One decision for everybody it fits: who can do it here, with what it would come to for each; who cannot, and why. */
-import { isPartLock, slotInLine, wordsOf, type Alternative, type Lock, type MassUnit, type PartLock } from '@gambito/core';
+import { isPartLock, wordsOf, type Alternative, type Lock, type PartLock } from '@gambito/core';
 import { useQueries } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useRoom } from '../api/room';
@@ -18,14 +18,10 @@ interface Fit {
   readonly found: Alternative | undefined;
 }
 
-const movementOfLock = ({ movement, line }: PartLock, units: MassUnit): string | undefined =>
-  movement ?? (line === undefined ? undefined : slotInLine(line, units)?.movement);
-
 /** What the movement of a lock would be in everybody else's version. */
-function useFits(lock: PartLock, others: readonly Version[], { text, today, rules }: Omit<VersionAsked, 'who' | 'locks'>): { fits: Fit[]; weighed: number } {
+function useFits({ lock, movement, others, text, today, rules }: Omit<Props, 'history' | 'close'>): { fits: Fit[]; weighed: number } {
   const units = useRoom();
   const { part, slot } = lock;
-  const movement = movementOfLock(lock, units);
   const answers = useQueries({
     queries: others.map(({ who, locks }) => ({
       queryKey: ['alternatives', text, units, who, today, rules, locks, part, slot, movement],
@@ -47,21 +43,23 @@ const isOpen = ({ found }: Fit): boolean => found !== undefined && !found.blocke
 
 interface Props extends Omit<VersionAsked, 'who' | 'locks'> {
   readonly lock: PartLock;
+  /** that it fixes; undefined where it fixes none */
+  readonly movement: string | undefined;
   readonly others: readonly Version[];
   readonly history: LockHistory;
   readonly close: () => void;
 }
 
-export function ForOthers({ lock, others, history, close, ...asked }: Props) {
-  const { fits, weighed } = useFits(lock, others, asked);
-  const movement = movementOfLock(lock, useRoom());
+export function ForOthers({ history, close, ...asked }: Props) {
+  const { lock, movement, others } = asked;
+  const { fits, weighed } = useFits(asked);
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const open = fits.filter(isOpen);
   const taken = open.filter(({ athleteId }) => !left.has(athleteId));
   const turn = (athleteId: number): void => setLeft(new Set(left.has(athleteId) ? [...left].filter((id) => id !== athleteId) : [...left, athleteId]));
   const take = (): void => {
-    const { part, slot, movement, reps, line } = lock;
-    const decision: Lock = { part, slot, ...(line ? { line } : {}), ...(movement ? { movement } : {}), ...(reps ? { reps } : {}) };
+    const { part, slot, reps, line } = lock;
+    const decision: Lock = { part, slot, ...(line ? { line } : { ...(movement ? { movement } : {}), ...(reps ? { reps } : {}) }) };
     history.decide(
       taken.map(({ athleteId }) => ({
         athleteId,

@@ -1,5 +1,5 @@
 /** One line of a version as the coach wants it: movement, count, load, tempo, height, wording. What is not one movement is said, and stays typed. */
-import { slotInLine } from '@gambito/core';
+import { slotInLine, type DefinedMovement } from '@gambito/core';
 import { useEffect, useState, type FormEvent } from 'react';
 import { useRoom } from '../api/room';
 import { Button } from '../ui/button';
@@ -10,18 +10,20 @@ interface Props {
   readonly line: string;
   /** the coach wrote it */
   readonly byHand: boolean;
+  /** movements that the workout defines */
+  readonly own: readonly DefinedMovement[];
   readonly set: (line: string) => void;
   readonly lift: () => void;
 }
 
-export function LineField({ line, byHand, set, lift }: Props) {
+export function LineField({ line, byHand, own, set, lift }: Props) {
   const units = useRoom();
   const [typed, setTyped] = useState(line);
   const [refused, setRefused] = useState(false);
   useEffect(() => setTyped(line), [line]);
   const take = (event: FormEvent): void => {
     event.preventDefault();
-    const isRead = slotInLine(typed, units) !== null;
+    const isRead = slotInLine(typed, { units, own }) !== null;
     setRefused(!isRead);
     if (isRead && typed.trim() !== line) set(typed.trim());
   };

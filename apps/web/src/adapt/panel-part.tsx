@@ -4,6 +4,7 @@ import {
   formatSlot,
   isPartLock,
   partLocks,
+  slotInLine,
   slotsOfPart,
   swapMark,
   wordsOf,
@@ -18,6 +19,7 @@ import {
 } from '@gambito/core';
 import { Lock as LockIcon } from 'lucide-react';
 import { useState } from 'react';
+import { useRoom } from '../api/room';
 import { MarkSign } from '../ui/mark';
 import { Button } from '../ui/button';
 import { ForOthers } from './for-others';
@@ -77,6 +79,9 @@ export function PanelPart(props: Props) {
 function OpenSlot({ slot, now, written, lock, ...props }: Props & { slot: VersionSlot; now: Slot; written: number; lock: PartLock | undefined }) {
   const { text, version, rules, today, others, history, setLocks } = props;
   const [forOthers, setForOthers] = useState(false);
+  const units = useRoom();
+  const own = props.original.own ?? [];
+  const fixed = lock?.movement ?? (lock?.line === undefined ? undefined : slotInLine(lock.line, { units, own })?.movement);
   const change = (next: Lock | null): void => {
     const kept = version.locks.filter((each) => !isPartLock(each) || each.part !== written || each.slot !== slot.written || each.scheme);
     setLocks?.(next ? [...kept, next] : kept);
@@ -88,6 +93,7 @@ function OpenSlot({ slot, now, written, lock, ...props }: Props & { slot: Versio
         <LineField
           line={lock?.line ?? formatSlot(now)}
           byHand={lock?.line !== undefined}
+          own={own}
           set={(line) => change({ part: written, slot: slot.written, line })}
           lift={() => change(null)}
         />
@@ -101,12 +107,12 @@ function OpenSlot({ slot, now, written, lock, ...props }: Props & { slot: Versio
         locked={lock !== undefined}
         choose={setLocks ? change : null}
       />
-      {(lock?.movement || lock?.line) && others.length > 0 && !forOthers && (
+      {fixed && others.length > 0 && !forOthers && (
         <Button className="mt-2" onClick={() => setForOthers(true)}>
           For others too …
         </Button>
       )}
-      {lock && forOthers && <ForOthers {...{ lock, others, history, text, rules, today }} close={() => setForOthers(false)} />}
+      {lock && forOthers && <ForOthers {...{ lock, others, history, text, rules, today }} movement={fixed} close={() => setForOthers(false)} />}
     </>
   );
 }

@@ -1,5 +1,5 @@
 /** What the coach states of a part, as fields that write its lines: the window, the feel, what must stay, what may stand for what. */
-import { formatWindow, parseWorkout, slotsOfPart, windowAround, wordsOf, type Part } from '@gambito/core';
+import { formatWindow, parseWorkout, slotsOfPart, windowAround, plainName, type Part } from '@gambito/core';
 import { useEffect, useState } from 'react';
 import { Chip } from '../ui/chip';
 import { inputLook } from '../ui/field';
@@ -119,9 +119,9 @@ function Alternatives({ index, part, writing: { text, change, reading } }: Omit<
     <div className="flex flex-col gap-1" role="group" aria-label="May be instead">
       {slots.map(({ slot, at }) => (
         <div key={at} className="flex items-center gap-2">
-          <span className="w-44 truncate text-soft">{wordsOf(slot.movement)}, or else</span>
+          <span className="w-44 truncate text-soft">{plainName(slot)}, or else</span>
           <LineInput
-            label={`Instead of ${wordsOf(slot.movement)}`}
+            label={`Instead of ${plainName(slot)}`}
             value={alternativesOf(reading.text, place, at)}
             hint="such as ring row | table row"
             take={(value) => change(withAlternatives(text, parseWorkout(text).places[index]!, at, value))}

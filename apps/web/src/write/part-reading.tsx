@@ -1,6 +1,6 @@
 /** One part as it is read: its clock, its score, what it asks in all, and what it is made of. */
 import clsx from 'clsx';
-import { formatClock, formatWindow, slotsOfPart, wordsOf, type Pacing, type Part, type PartDescription, type PartSummary } from '@gambito/core';
+import { formatClock, formatWindow, plainName, slotsOfPart, wordsOf, type Pacing, type Part, type PartDescription, type PartSummary } from '@gambito/core';
 import { Glyph } from '../ui/glyph';
 import { IntentCard } from './intent-card';
 import { PartPacing } from './part-pacing';
@@ -51,9 +51,15 @@ interface Props {
   readonly lone: boolean;
 }
 
+/** The coach's own name of a movement, where the part has one for it. */
+const nameIn = (part: Part, movement: string): string => {
+  const slot = slotsOfPart(part).find((each) => each.movement === movement);
+  return slot ? plainName(slot) : wordsOf(movement);
+};
+
 export function PartReading({ index, part, summary, told, pacing, writing, lone }: Props) {
   const { kind, score, window, reps } = summary;
-  const inAll = Object.entries(reps).map(([movement, count]) => `${count}${unitOf(part, movement)} ${wordsOf(movement)}`);
+  const inAll = Object.entries(reps).map(([movement, count]) => `${count}${unitOf(part, movement)} ${nameIn(part, movement)}`);
   return (
     <article className={clsx('border-t border-line pt-2', lone && 'grid gap-x-8 xl:col-span-2 xl:grid-cols-2')}>
       <div>

@@ -47,7 +47,7 @@ export function adapt(workout: Workout, athlete: Athlete, options: AdaptOptions 
 
 function searched(workout: Workout, athlete: Athlete, options: AdaptOptions): Adapted {
   const place = options.place ?? athlete.places[0] ?? barePlace;
-  const locks = readLocks(options.locks ?? [], athlete.category, options.units ?? 'kg');
+  const locks = readLocks(options.locks ?? [], athlete.category, { units: options.units ?? 'kg', own: workout.own ?? [] });
   const made = planVersion(workout, athlete, place, options.rules ?? defaultRules, locks);
   const { parts: planned, intent, context, from } = made;
   const parts = planned.map((each) => each.part);

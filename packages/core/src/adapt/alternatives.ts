@@ -54,7 +54,7 @@ export function alternativesFor(
   options: AdaptOptions = {},
   asked: string | null = null,
 ): Alternative[] {
-  const locks = readLocks(options.locks ?? [], athlete.category, options.units ?? 'kg');
+  const locks = readLocks(options.locks ?? [], athlete.category, { units: options.units ?? 'kg', own: workout.own ?? [] });
   const made = planVersion(workout, athlete, options.place ?? athlete.places[0] ?? barePlace, options.rules ?? defaultRules, locks);
   const planned = made.parts[made.from.indexOf(at.part)];
   if (!planned) throw new RangeError(`alternativesFor: the version has no part ${at.part}`);

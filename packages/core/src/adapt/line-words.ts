@@ -3,4 +3,4 @@ import type { Slot } from '../workout/workout';
 
 /** What the line does not say is left out. */
 export type LineWords = Partial<Pick<Slot, 'said' | 'implement' | 'unit' | 'unitSaid' | 'perSide' | 'heightCm' | 'hold' | 'tempo' | 'effort' | 'side'>> &
-  Pick<Slot, 'note'>;
+  Pick<Slot, 'note' | 'own'>;

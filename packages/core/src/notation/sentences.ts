@@ -37,7 +37,7 @@ function say(problem: ReadProblem): Said {
       const [first] = problem.nearest;
       const near = problem.nearest.length
         ? ` Nearest: ${problem.nearest.map(spaced).join(', ')}.`
-        : ' Say what it is like with a line such as “movement: ${problem.text} = burpee”, or leave it: it is kept as written and counted.';
+        : ` Say what it is like with a line such as “movement: ${problem.text} = burpee”, or leave it: it is kept as written and counted.`;
       return warning(`“${problem.text}” is not a movement Gambito knows.${near}`, first ? spaced(first) : undefined);
     }
     case 'unreadable':
