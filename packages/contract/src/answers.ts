@@ -168,7 +168,6 @@ const briefLine = z.object({
   text: z.string(),
   load: z.string().nullable(),
   plates: z.string().nullable(),
-  mark: z.string().nullable(),
   reason: z.string().nullable(),
   original: z.string().nullable(),
   fallback: z.string().nullable(),

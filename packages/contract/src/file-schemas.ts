@@ -82,6 +82,7 @@ export const versionSlotSchema = z.object({
   mark: z.enum(['!', '!?', '?!', '?']),
   rule: z.string(),
   reason: z.string().describe('one sentence'),
+  because: z.string().nullable().describe('why the written movement was left, for its athlete'),
   figures: z.array(z.string()).describe('what stands behind it: seconds a bout, shares of a max, house rules'),
   givesUp: z.array(z.string()),
   fallback,

@@ -48,6 +48,7 @@ export { adapt } from './adapt/adapt';
 export type { AdaptOptions, Adapted } from './adapt/adapted';
 export { contextFor } from './adapt/planned';
 export { plainName } from './notation/format-workout';
+export { forTheAthlete } from './adapt/told/warnings';
 export { definedIn, ownLine } from './notation/read-own';
 export { slotInLine } from './adapt/line-lock';
 export { byHandOf, isPartLock, noteOf, partLocks, withByHand, withNote, type Lock, type PartLock } from './adapt/lock';

@@ -58,11 +58,17 @@ describe('a brief', () => {
     const { lines } = briefFor('AMRAP 8:00\n10 pull-up\n10 air squat', keeper(['dumbbell 12.5 kg'])).brief.parts[0]!;
     expect(lines[0]).toMatchObject({
       original: '10 pull-up',
-      mark: expect.stringMatching(/^[!?]{1,2}$/),
       reason: expect.stringMatching(/^No bar to hang from/),
     });
-    expect(lines[1]).toMatchObject({ original: null, mark: null, reason: null });
+    expect(lines[1]).toMatchObject({ original: null, reason: null });
     expect(lines.some((line) => line.fallback !== null)).toBe(true);
+  });
+  test('speaks to its athlete: no coach’s marks, why a movement was left, and none of the coach’s warnings', () => {
+    const { brief } = briefFor('for time, cap 6:00\n5 rounds\n  10 pull-up\n  10 toes-to-bar\n  10 deadlift @ 100 kg', keeper([]));
+    const text = JSON.stringify(brief.parts);
+    expect(text).not.toMatch(/doubtful|gives something up|[!?]{2}/);
+    for (const { original, reason } of brief.parts[0]!.lines) if (original) expect(reason).toMatch(/^[A-Z][^:]*[^.]$/);
+    expect(brief.warnings.join(' ')).not.toMatch(/Grip on grip|tells little|outside the window|Look at it before you send it/);
   });
   test('the coach’s locks are in it', () => {
     const { brief, versionText } = briefFor('AMRAP 8:00\n10 burpee\n10 air squat', keeper([]), [{ part: 0, slot: 1, movement: 'reverse-lunge', reps: 14 }]);

@@ -18,7 +18,7 @@ import {
   prepare,
   scoreFields,
   slotsOfPart,
-  swapMark,
+  forTheAthlete,
   trimNumber,
   wordsOf,
   type Adapted,
@@ -110,7 +110,7 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     ],
     standards: preparation.standards.map(({ name, points, noReps, link }) => ({ movement: name, points: [...points], noReps: [...noReps], link })),
     cautions: [...preparation.cautions],
-    warnings: adapted.warnings.map((each) => each.message),
+    warnings: forTheAthlete(adapted.warnings).map(({ message }) => message),
     clock: { cues: clock.cues, totalSeconds: clock.totalSeconds },
     fields: scoreFields(adapted.workout),
   };
@@ -152,8 +152,7 @@ function lineOf(
     text: formatSlot({ ...slot, load: null }),
     load: loadText(slot, athlete),
     plates: load?.platesPerSideGrams?.length ? `${load.platesPerSideGrams.map((grams) => formatMass(grams / 1000, athlete.units)).join(' + ')} a side` : null,
-    mark: told ? swapMark(told) : null,
-    reason: told?.swapped ? told.reason : null,
+    reason: told?.swapped ? told.because : null,
     original: told?.swapped && original ? formatSlot({ ...original, alternatives: [] }) : null,
     fallback: fallback ? `${fallback.when}: ${fallback.reps.join('-')} ${wordsOf(fallback.movement)}` : null,
   };

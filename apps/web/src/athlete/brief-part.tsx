@@ -1,8 +1,6 @@
 /** One part of a version as the athlete reads it: what stands over it, its rounds, rests and minutes in order, and boxes to tick. */
-import type { Mark } from '@gambito/core';
 import { useState } from 'react';
 import type { AthletePage } from '../api/types';
-import { MarkSign } from '../ui/mark';
 import { showScore } from '../ui/scores';
 
 type BriefPart = AthletePage['brief']['parts'][number];
@@ -70,7 +68,8 @@ function Work({ line, depth }: { line: Line; depth: number }) {
       {line.plates && <p className="text-sm">Plates: {line.plates}</p>}
       {line.original && (
         <p className="text-sm text-soft">
-          instead of {line.original} {line.mark && <MarkSign mark={line.mark as Mark} />}
+          instead of {line.original}
+          {line.reason && <>. {line.reason}.</>}
         </p>
       )}
       {line.fallback && <p className="text-sm text-soft">Plan B, {line.fallback}</p>}

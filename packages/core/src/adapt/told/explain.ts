@@ -4,7 +4,7 @@ import { mainPattern, movementOf } from '../../movements/catalogue';
 import { nameInHand, implementToSay } from '../../movements/in-hand';
 import { muscles } from '../../movements/movement';
 import { ruleLabel, type RuleKey } from '../../rules/house-rules';
-import { wordsOf } from '../../notation/format-workout';
+import { plainName, wordsOf } from '../../notation/format-workout';
 import { constants } from '../../simulate/body';
 import { demandOf } from '../../simulate/demand';
 import type { SlotStimulus } from '../../stimulus/stimulus';
@@ -83,9 +83,12 @@ function countClause({ question: { slot }, option, context, wall, beyond }: Told
   return `${countText(option, category)} for ${written}: ${why}`;
 }
 
+/** Why the written movement was left; null where nothing hinders it, and another is nearer to what is meant. */
+export const becauseOf = ({ question, option, context, wall }: Told): string | null => whyLeft(question, option, context, wall);
+
 /** One sentence, true of the version beside it: "as written" only where movement, count and load are. */
 export function reasonOf(told: Told): string {
-  const { question, option, context, wall } = told;
+  const { question, option, context } = told;
   const { slot } = question;
   const { category } = context.athlete;
   const [load, count] = [loadClause(told), countClause(told)];
@@ -100,7 +103,7 @@ export function reasonOf(told: Told): string {
     ? `${at}, same count`
     : `${countText(option, category)} ${at}${slot.count.kind === 'rung' ? '' : ` for ${countText(slot, category)}`}`;
   const cost = givesUpOf(told)[0];
-  return `${whyLeft(question, option, context, wall)}: ${counted}.${cost ? ` ${capital(cost)}.` : ''}`;
+  return `${becauseOf(told) ?? `In place of ${plainName(slot)}`}: ${counted}.${cost ? ` ${capital(cost)}.` : ''}`;
 }
 
 /** House rules that had a say in a choice and are not named with a conversion. */

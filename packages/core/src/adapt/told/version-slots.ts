@@ -10,7 +10,7 @@ import { outerLadder, type Option } from '../slot/option';
 import type { AdaptContext } from '../slot/question';
 import { isEasierPushUp } from '../slot/schools';
 import type { VersionEdit } from './edits';
-import { fallbackOf, figuresOf, givesUpOf, reasonOf, type Fallback, type Told } from './explain';
+import { becauseOf, fallbackOf, figuresOf, givesUpOf, reasonOf, type Fallback, type Told } from './explain';
 import { markOf, type Mark } from './marks';
 import { countText } from './words';
 
@@ -27,6 +27,8 @@ export interface VersionSlot {
   readonly rule: string;
   /** one sentence */
   readonly reason: string;
+  /** why the written movement was left, for its athlete; null where it was not, or another is nearer to what is meant */
+  readonly because: string | null;
   /** what stands behind it: seconds a bout, shares of a max, house rules */
   readonly figures: readonly string[];
   readonly givesUp: readonly string[];
@@ -133,6 +135,7 @@ export function plainSlots(part: Part, written: Part | undefined, category: Cate
       mark: '!',
       rule: unweighed,
       reason: 'As the coach wrote it by hand.',
+      because: null,
       figures: [],
       givesUp: [],
       fallback: null,
@@ -172,6 +175,7 @@ export function versionSlots(written: Part, planned: PlannedPart, context: Adapt
       mark: markOf(option, original?.movement ?? option.movement),
       rule: option.rule ?? (kept ? 'kept' : option.coachRank !== null ? 'coach' : 'model'),
       reason: reasonOf(told),
+      because: kept ? null : becauseOf(told),
       figures: figuresOf(told),
       givesUp: givesUpOf(told),
       fallback: fallbackOf(option, question.stimulus, context),

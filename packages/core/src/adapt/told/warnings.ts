@@ -45,6 +45,17 @@ export interface VersionWarning {
     | 'time_budget';
   readonly message: string;
 }
+/** what its athlete should know of a version; the others are for the coach */
+const athletesOwn: ReadonlySet<VersionWarning['code']> = new Set<VersionWarning['code']>([
+  'novelty',
+  'newer_pulling',
+  'no_vest',
+  'part_replaced',
+  'shortened',
+  'time_budget',
+]);
+export const forTheAthlete = (warnings: readonly VersionWarning[]): VersionWarning[] => warnings.filter(({ code }) => athletesOwn.has(code));
+
 export interface WarningsAsked {
   readonly workout: Workout;
   readonly adapted: Workout;

@@ -67,8 +67,8 @@ function nearestOwnedKg(slot: Slot, context: AdaptContext): number {
   return owned.length === 0 ? written : owned.reduce((best, kg) => (Math.abs(kg - written) < Math.abs(best - written) ? kg : best));
 }
 
-/** @param wall the written movement was tried and would have been a wall */
-export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string {
+/** @param wall the written movement was tried and would have been a wall @returns null where nothing hinders it, and another is nearer to what is meant */
+export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string | null {
   const original = movementOf(slot.movement);
   const name = plainName(slot);
   if (original.anyOf) return 'The coach left the movement open';
@@ -85,6 +85,6 @@ export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, contex
   if (inside < stimulus.count) return `${capital(name)}: about ${inside < 1 ? 'none' : Math.floor(inside)} in one go, ${Math.round(stimulus.count)} asked`;
   return context.athlete.level === 'new' || context.athlete.level === 'newer'
     ? `Simpler than ${name} while ${context.athlete.name} is ${context.athlete.level}`
-    : `In place of ${name}`;
+    : null;
 }
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
