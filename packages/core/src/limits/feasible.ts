@@ -99,6 +99,9 @@ export function countOfAtom(kit: readonly KitItem[], atom: NeedAtom): number {
   return count;
 }
 
+/** Runs and carries have the way outside for a floor, where there is one. */
+export const goesOutside = ({ family }: Movement, { kit }: Place): boolean => (family === 'run' || family === 'carry') && countOfAtom(kit, 'route') > 0;
+
 export function obstacles(
   movement: Movement,
   athlete: Athlete,
@@ -115,8 +118,7 @@ export function obstacles(
   const { lengthM, widthM } = movement.floor;
   const long = Math.max(place.floor.lengthM, place.floor.widthM);
   const short = Math.min(place.floor.lengthM, place.floor.widthM);
-  const outdoors = movement.family === 'run' && countOfAtom(place.kit, 'route') > 0;
-  if (!outdoors && (long < lengthM || short < widthM)) found.push({ code: 'floor', needM: [lengthM, widthM] });
+  if (!goesOutside(movement, place) && (long < lengthM || short < widthM)) found.push({ code: 'floor', needM: [lengthM, widthM] });
   if (place.noise === 'quiet' && (movement.jumps || movement.drops || movement.patterns.rope !== undefined)) found.push({ code: 'noise' });
   const range = outsideRange(movement, athlete);
   if (range) found.push({ code: 'limit', limit: range });

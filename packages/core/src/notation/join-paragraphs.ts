@@ -1,17 +1,19 @@
 /** Blank lines that part nothing: under a header or a label that stands alone, before a clause that stands alone, and in a text with a blank line after every line. */
+import { isWork } from './is-work';
 import { hasClock, isClause, type Header } from './header';
 import { readSectionLabel } from './labels';
 import { cursorOf, restOfLine, type Line } from './lines';
 import { readHeader } from './read-header';
 import { isSetting } from './read-settings';
+import { takeProse } from './split-paragraph';
 
 type Paragraph = readonly Line[];
 
-/** A line that is a header and nothing else. */
+/** A line that is a header and no work, whatever else it says. */
 function headerAlone(line: Line): Header | null {
   const cursor = cursorOf(line);
   const header = readHeader(cursor);
-  return header !== null && cursor.done ? header : null;
+  return header !== null && (cursor.done || !isWork(restOfLine(line, cursor, cursor.at))) ? header : null;
 }
 const isRestClock = ({ clock }: Header): boolean => clock?.kind === 'rest' || clock?.kind === 'restUntil';
 
@@ -24,7 +26,7 @@ function behindLabel(line: Line): { labelled: boolean; line: Line | null } {
 
 /** A header or a label that waits for its work: the work may stand below a blank line. */
 function opens(paragraph: Paragraph): { label: boolean; clock: boolean } | null {
-  const [first, ...below] = paragraph;
+  const [first, ...below] = takeProse(paragraph).lines;
   if (!first) return null;
   const { labelled, line } = behindLabel(first);
   const lines = (line ? [line, ...below] : below).filter((each) => !isSetting(each));

@@ -1,5 +1,5 @@
 /** The opening of a part: its label, its header lines in any order, its clauses, and what is left as work. */
-import { findMovement } from '../movements/names';
+import { isWork } from './is-work';
 import type { ItemReader } from './item-reader';
 import { cutAtStations } from './inline-stations';
 import { readStation, type SectionLabel } from './labels';
@@ -130,19 +130,3 @@ const isStation = (line: Line): boolean => readStation(cursorOf(line)) !== null;
 /** `max cal in 2:00`, `every minute 5 squats` do not open a part when work goes with them. */
 const startsWork = (header: Header, rest: Line | null): boolean =>
   header.clock?.kind === 'amrap' && header.clock.seconds === null && rest !== null && isWork(rest) && /remain|left/.test(rest.text);
-
-/** Does a text behind a header name work? */
-function isWork(line: Line): boolean {
-  const cursor = cursorOf(line);
-  const token = cursor.peek();
-  if (token === null) return false;
-  if (cursor.isWord(['rounds', 'round', 'sets', 'set'], 1) && !cursor.isWord('of', 2) && !cursor.isSign(':', 2)) return false;
-  if (token.kind === 'number' || token.kind === 'clock' || token.text === '(') return cursor.tokens.some(({ kind }) => kind === 'word');
-  return cursor.isWord(['max', 'rest', 'maximum', 'every']) || slotNames(line);
-}
-/** Words that begin with a movement's name. */
-function slotNames(line: Line): boolean {
-  const words = line.text.split(/[\s,:]+/).slice(0, 5);
-  return words.some((_, index) => isKnown(words.slice(0, index + 1).join(' ')));
-}
-const isKnown = (text: string): boolean => findMovement(text) !== null;

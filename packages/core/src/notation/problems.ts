@@ -43,6 +43,7 @@ export type ReadProblem =
   | (At<'unread_words'> & { readonly text: string })
   /** a note that names a movement where nothing else was read as work */
   | (At<'unread_work'> & { readonly text: string; readonly movement: string })
+  | (At<'load_as_before'> & { readonly text: string; readonly load: string })
   | (At<'share_cut'> & { readonly text: string; readonly low: number; readonly high: number })
   | (At<'unread_load'> & { readonly text: string })
   | (At<'team'> & { readonly size: number })

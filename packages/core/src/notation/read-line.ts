@@ -225,6 +225,21 @@ const clauseRule: LineRule = ({ cursor, header, items }) => {
   const partner = cursor.isWord(['synchro', 'sync', 'partner']);
   return cursor.try((c) => cap(c, header) || (items.length > 0 && !partner && team(c, header)) || null) ?? false;
 };
+/** `handstand, 10 min`: minutes that name nothing are the time there is. */
+const minutesRule: LineRule = ({ cursor, header, line, context }) => {
+  const from = cursor.at;
+  const minutes = cursor.try((c) => {
+    if (from === 0 || !c.isNumber()) return null;
+    const { value } = c.next()!;
+    return c.word('min', 'mins', 'minutes') && (c.done || c.isSign(',') || c.isSign(';')) ? value : null;
+  });
+  if (minutes === null) return false;
+  if (header.capSeconds !== null) {
+    const span = spanIn(line, cursor, from, cursor.at);
+    context.report({ code: 'unreadable', span, text: cursor.text(from, cursor.at), expected: 'a movement beside it' });
+  } else header.capSeconds = minutes * 60;
+  return true;
+};
 const stepRule: LineRule = (reading) => {
   const step = readStep(reading.cursor);
   if (step === null) return false;
@@ -277,7 +292,7 @@ const pieceRule: LineRule = (reading) => {
   if (cursor.at === from) cursor.next();
   return true;
 };
-const rules: readonly LineRule[] = [glue, restRule, clauseRule, stepRule, roundsRule, groupRule, interruptionRule, pieceRule];
+const rules: readonly LineRule[] = [glue, restRule, clauseRule, minutesRule, stepRule, roundsRule, groupRule, interruptionRule, pieceRule];
 
 /**
  * @param line what is left of a line behind its label or header

@@ -169,11 +169,19 @@ function takeFiguresClause(cursor: Cursor, draft: Draft, context: MemberContext)
     return true;
   }
   if (half !== null) cursor.at = from;
-  const measured = draft.load === null || draft.heightCm === null ? readMeasured(cursor) : null;
+  const pair = draft.load === null && draft.count !== null ? readPairOfColumns(cursor, context) : null;
+  const measured = pair ?? (draft.load === null || draft.heightCm === null ? readMeasured(cursor) : null);
   if (!measured) return false;
   applyLoad(draft, measured, cursor, from, context);
   return true;
 }
+
+/** `2x24/16` behind a counted movement: two of a load in columns, without a unit. */
+const readPairOfColumns = (cursor: Cursor, { room }: MemberContext): ReturnType<typeof readMeasured> =>
+  cursor.try((c) => {
+    const isPair = c.peek()?.text === '2' && c.isWord('x', 1) && c.isNumber(2) && c.isSign('/', 3) && c.isNumber(4);
+    return isPair ? readMass(c, room) : null;
+  });
 
 /** A count behind the movement: `run 400 m`, `plank 1:00`, `burpees x 10`, `Burpees: 6`, `back squat 5x5`, `back squat 5-5-5`. */
 function takeTrailingCount(cursor: Cursor, draft: Draft): boolean {

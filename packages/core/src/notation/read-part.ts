@@ -1,7 +1,8 @@
 /** Lines of one part → part: its header lines name the kind and the clock, the lines below the work. */
-import { blocksOfPart, mapBlocks, slotsOfItems, stepsOfPart } from '../workout/walk';
+import { blocksOfPart, mapBlocks, mapSlots, slotsOfItems, stepsOfPart } from '../workout/walk';
 import { formatClock } from '../units/duration';
-import type { EveryPart, Item, Part, Range, Rest, ScoreKind, Segment, Slot } from '../workout/workout';
+import { kilogramsToPounds, trimNumber } from '../units/mass';
+import type { EveryPart, Item, Part, Prescription, Range, Rest, ScoreKind, Segment, Slot } from '../workout/workout';
 import { readDuration } from '../text/figures';
 import { once, type BareCount, type ItemReader } from './item-reader';
 import { readStation, type SectionLabel } from './labels';
@@ -32,13 +33,42 @@ export function readPart(lines: readonly Line[], label: SectionLabel | null, rea
   if (label) settings.name = label.name;
   if (body.length === 0) return null;
   const opening = openPart(body, label, settings, reader);
-  const part = partOf(opening);
-  if (!part) return null;
+  const read = partOf(opening);
+  if (!read) return null;
+  const part = withLoadsSaidBefore(read, body, reader);
+  tellUnusedCap(part, opening);
   tellLongRest(part, body, reader);
   const told = withinReach(part, opening.first, reader);
   const team = told.team ?? reader.said.team;
   if (told.team === null && team) reader.report({ code: 'team', span: spanOfLine(opening.first), size: team.size });
   return { ...told, team, interruption: reader.interruption, notes: [...settings.notes, ...reader.notes] };
+}
+
+/** A cap among the work of what has a clock of its own. */
+function tellUnusedCap(part: Part, { reader, first }: Opening): void {
+  const { capSeconds } = reader.said;
+  if (capSeconds === null || part.kind === 'forTime' || part.kind === 'quality') return;
+  const text = `cap ${formatClock(capSeconds)}`;
+  reader.report({ code: 'unread_figure', span: spanOfLine(first), text });
+  reader.notes.push(text);
+}
+
+type Mass = Extract<Prescription, { kind: 'mass' }>;
+const massWords = ({ men, women, unit }: Mass): string =>
+  `${[...new Set([men, women])].map((kg) => trimNumber(unit === 'lb' ? kilogramsToPounds(kg) : kg, 2)).join('/')} ${unit}`;
+
+/** A movement that comes again without a load has the one it had before in its part (common practice), and it is said. */
+function withLoadsSaidBefore(part: Part, lines: readonly Line[], reader: ItemReader): Part {
+  const said = new Map<string, { load: Mass; implement: Slot['implement'] }>();
+  return mapSlots(part, (slot) => {
+    const { movement, load, implement } = slot;
+    if (load?.kind === 'mass' && !load.sets) said.set(movement, { load, implement });
+    const before = said.get(movement);
+    if (load !== null || slot.build || slot.bracket || slot.own || !before) return slot;
+    const line = lines.find(({ number }) => number === reader.lines.get(slot));
+    if (line) reader.report({ code: 'load_as_before', span: spanOfLine(line), text: line.text, load: massWords(before.load) });
+    return reader.replace(slot, { load: before.load, implement: implement ?? before.implement });
+  });
 }
 
 /** Rests between rounds of twenty minutes and more, where a line says minutes: seconds were meant. */
@@ -309,7 +339,8 @@ function quality(opening: Opening, seconds: number | null): Part {
   tellNoMovement([items], opening);
   const rounds = header.rounds ?? (header.sets ? range(header.sets) : null);
   const wrapped = rounds || header.ladder ? [reader.wrap({ ...header, rounds, sets: null }, items, header.restBetween ?? reader.restBetween, first)] : items;
-  return { ...baseOf(settings, 'done'), kind: 'quality', seconds: seconds === null ? null : lengthOf(seconds, 600, opening), items: wrapped };
+  const length = seconds ?? reader.said.capSeconds;
+  return { ...baseOf(settings, 'done'), kind: 'quality', seconds: length === null ? null : lengthOf(length, 600, opening), items: wrapped };
 }
 
 /** Rounds of rounds multiply: beyond what can be walked they are cut, the largest first, and it is said. */

@@ -166,6 +166,8 @@ function sayReading(problem: Reading): Said {
       return info(`“${problem.text}” is kept as a note: it is no movement Gambito knows, and has no count. With a count before it, it is counted.`);
     case 'unread_work':
       return warning(`“${problem.text}” names ${problem.movement}, but nothing says how many: it is kept as a note and not reckoned with.`);
+    case 'load_as_before':
+      return info(`“${problem.text}” without a load is read with ${problem.load}, as above. “@ any” leaves it open.`);
     case 'share_cut':
       return warning(`“x ${problem.text}” is beyond what a movement may be of its neighbour: expected ${problem.low} to ${problem.high}.`);
     case 'unread_load':

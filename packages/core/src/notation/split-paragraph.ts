@@ -44,7 +44,7 @@ export const isTitle = (paragraph: readonly Line[]): boolean =>
   paragraph.length <= 3 && paragraph.every((line) => isProse(line) && nearMovements(line.text).length === 0);
 
 /** Prose above a header or a block goes before it; a paragraph of prose alone stays as it is. */
-function takeProse(lines: readonly Line[]): { prose: Line[]; lines: readonly Line[] } {
+export function takeProse(lines: readonly Line[]): { prose: Line[]; lines: readonly Line[] } {
   let at = 0;
   while (at < lines.length && at < 3 && isProse(lines[at]!)) at++;
   const next = lines[at];

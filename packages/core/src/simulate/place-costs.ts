@@ -3,6 +3,7 @@
  * Round figures, but for the way to the street, which the athlete may state.
  */
 import type { Place } from '../kit/kit';
+import { goesOutside } from '../limits/feasible';
 import type { Movement } from '../movements/movement';
 
 export interface PlaceCost {
@@ -26,11 +27,11 @@ export function wayToStreet(place: Place): number {
 
 export function placeCost(movement: Movement, place: Place | null): PlaceCost {
   if (!place) return noPlaceCost;
-  const outdoors = movement.id === 'run';
+  const outside = movement.unit === 'm' && goesOutside(movement, place);
   const inLaps = movement.unit === 'm' && (movement.family === 'crawl' || movement.family === 'carry');
   const lapM = Math.max(place.floor.lengthM, place.floor.widthM);
   return {
-    wayOutSeconds: outdoors ? wayToStreet(place) : 0,
-    turnSecondsPerMetre: inLaps && lapM < longLapM ? turnSeconds / Math.max(1, lapM) : 0,
+    wayOutSeconds: movement.id === 'run' || outside ? wayToStreet(place) : 0,
+    turnSecondsPerMetre: inLaps && !outside && lapM < longLapM ? turnSeconds / Math.max(1, lapM) : 0,
   };
 }

@@ -3,6 +3,7 @@ import type { Capacity } from '../capacity/capacity';
 import type { Place } from '../kit/kit';
 import { quantile } from '../units/quantile';
 import { normalFrom, seededRandom } from '../units/random';
+import { slotsOfPart } from '../workout/walk';
 import type { Workout } from '../workout/workout';
 import type { Form } from './body';
 import { compile, type Program } from './program';
@@ -27,7 +28,7 @@ export interface Prediction extends Band {
 
 /** Which parts are scored: not rests, not optional or quality pieces unless nothing else is there. */
 export function scoredParts(workout: Pick<Workout, 'parts'>): number[] {
-  const all = workout.parts.flatMap((part, index) => (part.kind === 'rest' ? [] : [{ part, index }]));
+  const all = workout.parts.flatMap((part, index) => (part.kind === 'rest' || slotsOfPart(part).length === 0 ? [] : [{ part, index }]));
   const main = all.filter(({ part }) => !part.optional && part.score !== 'done');
   return (main.length > 0 ? main : all).map(({ index }) => index);
 }

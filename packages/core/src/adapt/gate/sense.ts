@@ -18,7 +18,8 @@ import { isHangingPull, mostPulls } from './volume-caps';
 import { isNewer, timesThrough, type AdaptContext } from '../slot/question';
 
 export interface Finding {
-  readonly code: 'reps_in_all' | 'reps_a_bout' | 'over_max' | 'filler' | 'newer_total' | 'newer_pulls' | 'rounds_lost' | 'over_cap' | 'not_owned' | 'text';
+  readonly code:
+    'reps_in_all' | 'reps_a_bout' | 'hold_a_bout' | 'over_max' | 'filler' | 'newer_total' | 'newer_pulls' | 'rounds_lost' | 'over_cap' | 'not_owned' | 'text';
   /** slot of the searched part to blame; null where no other movement would mend it */
   readonly slot: number | null;
   readonly message: string;
@@ -37,7 +38,7 @@ const mostUnloaded = 3;
 /** rounding to familiar figures may add so much */
 const rounding = 1.08;
 /** reps of one bout that nobody is asked (round figures): with a load; without; hops and steps on the spot */
-const mostOfBout = { loaded: 60, unloaded: 120, steps: 400 } as const;
+const mostOfBout = { loaded: 60, unloaded: 120, steps: 400, hold: 120 } as const;
 /** what a newer athlete's swap may come to, of its group as it was written; where it is converted by a rule of the trade (judgement) */
 const newerAllowance = 1.05;
 const newerConverted = 1.3;
@@ -116,8 +117,11 @@ function inAll({ plan }: Asked, totals: readonly Total[]): Finding[] {
 
 function inOneBout(totals: readonly Total[]): Finding[] {
   return totals.flatMap(({ slot, written, now, bout }): Finding[] => {
-    if (now.unit !== 'reps' || isOpen(now) || (now.movement === written.movement && JSON.stringify(now.count) === JSON.stringify(written.count))) return [];
+    if (isOpen(now) || (now.movement === written.movement && JSON.stringify(now.count) === JSON.stringify(written.count))) return [];
     const { family, impact, limit } = movementOf(now.movement);
+    if (now.unit === 's' && written.unit !== 's' && now.movement !== written.movement && !isFiller(movementOf(now.movement)) && bout > mostOfBout.hold)
+      return [{ code: 'hold_a_bout', slot, message: `${Math.round(bout)} s of ${name(now)} in one go.` }];
+    if (now.unit !== 'reps') return [];
     const steps = family === 'rope' || family === 'run' || limit.by === 'ease' || impact === 1 || /climber|flutter|tap$/.test(now.movement);
     const most = now.load ? mostOfBout.loaded : steps ? mostOfBout.steps : mostOfBout.unloaded;
     return bout > most ? [{ code: 'reps_a_bout', slot, message: `${Math.round(bout)} ${name(now)} in one go.` }] : [];

@@ -87,7 +87,16 @@ const rows: readonly Row[] = [
   },
   // a climb is three to five strict pull-ups; four of them
   { from: ['rope-climb'], to: ['towel-pull-up', 'strict-pull-up', 'pull-up', 'band-pull-up', 'jumping-pull-up'], convert: () => times(4, 'four for a climb') },
-  { from: ['rope-climb'], to: ['ring-row', 'bar-row', 'table-row'], convert: () => times(6, 'six rows for a climb') },
+  {
+    from: ['rope-climb'],
+    to: ['ring-row', 'bar-row', 'table-row', 'door-row', 'bent-over-row', 'dumbbell-bent-over-row', 'band-row', 'backpack-row', 'supported-row'],
+    convert: () => times(6, 'six rows for a climb'),
+  },
+  {
+    from: ['rope-climb'],
+    to: ['dumbbell-row', 'kettlebell-row'],
+    convert: () => ({ factor: 3, perSide: true, rule: null, said: 'three rows each side for a climb' }),
+  },
 ];
 
 /** The stated conversion between two movements under the coach's rules; null where none is. */

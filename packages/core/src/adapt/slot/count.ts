@@ -39,6 +39,8 @@ const leastChange = 0.2;
 /** s in all of jogging, marching and high knees (common practice) */
 export const mostFillerSeconds = 240;
 const leastFillerSeconds = 20;
+/** s of one hold that stands in for something else (common practice: planks and wall sits go to a minute) */
+export const mostHoldSeconds = 60;
 
 /** Jogging, marching and high knees: dull, by the clock. */
 export const isFiller = ({ family, limit }: Movement): boolean => family === 'run' && limit.by === 'ease';
@@ -148,6 +150,13 @@ function converted(ask: Ask, { factor, perSide, rule, said }: Conversion): Count
 }
 const meanOr = (count: Count, { athlete }: AdaptContext): number => (count.kind === 'fixed' ? count[athlete.category] : 0);
 
+/** What is bearable of a stand-in by the clock, in its unit: filler so long in all, a hold or trunk work for a carry a minute at once. @param perUnit s */
+function bearable({ proposed: { movement }, question, demand }: Ask, perUnit: number): number {
+  if (isFiller(movement)) return demand.unit === 's' ? Math.max(leastFillerSeconds, mostFillerSeconds / question.bouts) : Infinity;
+  const forCarry = movementOf(question.slot.movement).family === 'carry' && movement.family !== 'carry';
+  return demand.isHold || forCarry ? mostHoldSeconds / perUnit : Infinity;
+}
+
 /** In other units: as long as the reference takes; filler no longer than is bearable in all. */
 function byTime(ask: Ask): Counted {
   const { proposed, question, context, demand } = ask;
@@ -157,7 +166,7 @@ function byTime(ask: Ask): Counted {
   const wanted = stimulus.bout.seconds / Math.max(1, stimulus.count) / perUnit;
   const { perSide } = sidesOf(ask);
   const machines = movementOf(question.slot.movement).patterns.machine !== undefined && movement.patterns.machine !== undefined;
-  const most = isFiller(movement) && demand.unit === 's' ? Math.max(leastFillerSeconds, mostFillerSeconds / question.bouts) : Infinity;
+  const most = bearable(ask, perUnit);
   const figure = (written: number): number => {
     const asked = Math.min(most, (written * wanted) / (perSide ? 2 : 1));
     // a machine for a machine: calorie for calorie and metre for metre, where it is near enough

@@ -45,7 +45,7 @@ export const lunges = [
   }),
   movement('split-squat', lunging, { side: 'perSide', load: maybeHeld('hands', 2, ...loads), cycle: 2, limit: ofLift('backSquat', 0.55, 0.3), easier: ['reverse-lunge'], harder: ['raised-split-squat'] }),
   movement('raised-split-squat', lunging, {
-    aliases: ['rear-foot-raised split squat'],
+    aliases: ['rear-foot-raised split squat', 'rear-foot-elevated split squat', 'bulgarian split squat'],
     side: 'perSide',
     needs: 'chair | box | bench | couch',
     load: maybeHeld('hands', 2, ...loads),
