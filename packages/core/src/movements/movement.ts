@@ -43,6 +43,8 @@ export interface LoadRule {
   readonly position: Position;
   /** true: the movement is also done without any load */
   readonly optional: boolean;
+  /** nobody has more of it in kilograms: a larger figure without a unit is in pounds */
+  readonly kilogramsUpTo?: number;
 }
 
 /** Reference lifts: one-repetition maxima in kg, the whole load. */

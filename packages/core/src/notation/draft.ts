@@ -15,6 +15,8 @@ export interface Draft {
   nameFrom: number;
   nameTo: number;
   count: Count | null;
+  /** the count is a bare figure behind the name */
+  trailing: boolean;
   unit: Slot['unit'] | null;
   unitSaid: SaidUnit | null;
   /** the unit was `"` or `'`: seconds and minutes for a hold, inches and feet for a height */
@@ -43,6 +45,7 @@ export const emptyDraft = (): Draft => ({
   nameFrom: 0,
   nameTo: 0,
   count: null,
+  trailing: false,
   unit: null,
   unitSaid: null,
   quoted: false,

@@ -9,9 +9,10 @@ import { takeProse } from './split-paragraph';
 
 type Paragraph = readonly Line[];
 
-/** A line that is a header and no work, whatever else it says. */
+/** A line that is a header and no work, whatever else it says; one that begins with "then" is a piece of its own. */
 function headerAlone(line: Line): Header | null {
   const cursor = cursorOf(line);
+  if (cursor.isWord('then')) return null;
   const header = readHeader(cursor);
   return header !== null && (cursor.done || !isWork(restOfLine(line, cursor, cursor.at))) ? header : null;
 }

@@ -187,7 +187,7 @@ const readPairOfColumns = (cursor: Cursor, { room }: MemberContext): ReturnType<
 function takeTrailingCount(cursor: Cursor, draft: Draft): boolean {
   if (draft.count !== null) return false;
   const start = cursor.at;
-  if (!cursor.sign(':', '-', '=')) cursor.word('x', 'for');
+  const stated = cursor.sign(':', '-', '=') || cursor.word('x', 'for');
   const rungs = readLadder(cursor);
   if (rungs && !rungs.open) {
     draft.count = { kind: 'ladder', rungs: rungs.rungs };
@@ -200,7 +200,10 @@ function takeTrailingCount(cursor: Cursor, draft: Draft): boolean {
   if (isBarePair(cursor, draft)) return false;
   if (token?.kind === 'number' || token?.kind === 'clock') {
     const loaded = cursor.try((c) => readMeasured(c));
-    if (!loaded && readCount(cursor, draft)) return true;
+    if (!loaded && readCount(cursor, draft)) {
+      draft.trailing = !stated && draft.unit === null && draft.times === null;
+      return true;
+    }
   }
   cursor.at = start;
   return false;

@@ -209,9 +209,10 @@ function settleBare(draft: Draft, movement: Movement, cursor: Cursor, context: S
     if (figure.paired && columns.men === columns.women && (movement.side !== 'both' || isCount))
       settleSides(draft, movement, columns.men, isCount, text, span, context);
     else if (figure.paired && movement.load && draft.load === null) {
-      const factor = context.room === 'lb' ? poundsToKilograms(1) : 1;
-      draft.load = { kind: 'mass', men: columns.men * factor, women: columns.women * factor, count: 1, unit: context.room };
-      context.report({ code: 'unit_assumed', span, text, unit: context.room });
+      const unit = columns.men > (movement.load.kilogramsUpTo ?? Infinity) ? 'lb' : context.room;
+      const factor = unit === 'lb' ? poundsToKilograms(1) : 1;
+      draft.load = { kind: 'mass', men: columns.men * factor, women: columns.women * factor, count: 1, unit };
+      context.report({ code: 'unit_assumed', span, text, unit });
     } else if (figure.paired && takesHeight(movement) && draft.heightCm === null) {
       const unit = columns.men >= 36 ? 'cm' : 'in';
       const factor = unit === 'cm' ? 1 : 2.54;
@@ -291,7 +292,8 @@ const isWordsAlone = (draft: Draft, context: SlotContext, place: Place, inherite
   place.link === null &&
   place.bracket === null &&
   inherited === null &&
-  [draft.count, draft.unit, draft.times, draft.load, draft.heightCm, draft.hold, draft.tempo, draft.effort].every((said) => said === null) &&
+  (draft.count === null || draft.trailing) &&
+  [draft.unit, draft.times, draft.load, draft.heightCm, draft.hold, draft.tempo, draft.effort].every((said) => said === null) &&
   !draft.build &&
   draft.options.length === 0;
 
@@ -315,7 +317,9 @@ export function toSlot(draft: Draft, cursor: Cursor, context: SlotContext, place
   const known = defined ? { id: defined.as, said: null, implement: null, note: null } : lookUp(draft.name, draft.kinds);
   const nearest = known === null && context.mayLookNear() ? nearMovements(draft.name) : [];
   if (known === null && nearest.length === 0 && isWordsAlone(draft, context, place, inherited)) {
-    context.report({ code: 'unread_words', span: context.span(draft.nameFrom, draft.nameTo), text: draft.name });
+    const text = draft.trailing ? cursor.text(draft.nameFrom, cursor.at) : draft.name;
+    const span = context.span(draft.nameFrom, draft.trailing ? cursor.at : draft.nameTo);
+    context.report(draft.trailing ? { code: 'unreadable', span, text, expected: 'a count before a movement' } : { code: 'unread_words', span, text });
     return null;
   }
   const found = known ?? unknown(draft, nearest, context);

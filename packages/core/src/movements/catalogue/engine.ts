@@ -352,7 +352,8 @@ export const engines = [
     // its height is the target's, as written
     heightOf: null,
     needs: 'wall',
-    load: held('goblet', 1, 'sandbag'),
+    // balls are sold up to 12 kg, and are 14 and 20 lb where they are told in pounds (common practice)
+    load: { ...held('goblet', 1, 'sandbag'), kilogramsUpTo: 12 },
     patterns: { squat: 0.6, verticalPush: 0.4 },
     muscles: { quads: 1, shoulders: 0.7, posterior: 0.5, arms: 0.3 },
     avoid: ['deep_knee', 'overhead'],
