@@ -1,7 +1,7 @@
 /** One version beside the original: what was changed, what a coach must hear of it, its parts, and the figures behind a click. */
 import { formatWindow, type Adapted, type HouseRules, type Lock, type Workout } from '@gambito/core';
 import { Redo2, Undo2, X } from 'lucide-react';
-import type { KeyboardEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { Button } from '../ui/button';
 import { showScore } from '../ui/scores';
 import { Compare } from './compare';
@@ -42,6 +42,9 @@ export function enterPanel(tries = 20): void {
 
 export function VersionPanel({ text, version, adapted, original, rules, today, others, compared, history, leave, close }: Props) {
   const { athleteId } = version;
+  const panel = useRef<HTMLElement>(null);
+  // where it stands above the lanes, whoever opens one further down sees it
+  useEffect(() => panel.current?.scrollIntoView({ block: 'nearest' }), []);
   const setLocks = athleteId === null ? null : (locks: readonly Lock[]) => history.decide([{ athleteId, locks }]);
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key !== 'Escape') return;
@@ -51,6 +54,7 @@ export function VersionPanel({ text, version, adapted, original, rules, today, o
   return (
     <aside
       id={panelId}
+      ref={panel}
       aria-label={`Version of ${version.name}`}
       onKeyDown={onKeyDown}
       className="order-first max-h-[calc(100dvh-120px)] overflow-auto border-line xl:sticky xl:top-2 xl:order-none xl:border-l xl:pl-5"
