@@ -149,7 +149,7 @@ function forTime(opening: Opening): Part | null {
   const taken = takeSets(opening);
   const bare: BareCount = header.ladder && !header.ladder.open ? 'rung' : 'missing';
   const lone = !titled && taken.work.length === 1 && header.rounds === null;
-  const items = reader.items(taken.work, lone && timedMax(taken.work[0]!) ? 'max' : bare, 0, header.ladder !== null && !header.ladder.open);
+  const items = withRestBetween(reader.items(taken.work, lone && timedMax(taken.work[0]!) ? 'max' : bare, 0, header.ladder !== null && !header.ladder.open));
   if (items.length === 0 && !titled && header.rounds === null && header.ladder === null && header.sets === null) return null;
   settings.capSeconds ??= reader.said.capSeconds;
   const special = titled ? null : (asStrength(items, opening) ?? asTimedMax(items, opening));
@@ -177,6 +177,13 @@ function forTime(opening: Opening): Part | null {
         : { code: 'cap_assumed_open', span },
     );
   return checkedWindow(part, opening);
+}
+/** `6 x 400 m run` over `rest 1:30`: a rest behind the last round is none, so it stands between them. */
+function withRestBetween(items: Item[]): Item[] {
+  const [block, rest] = items;
+  return items.length === 2 && block?.kind === 'block' && block.rounds.high > 1 && block.restBetween === null && rest?.kind === 'pause'
+    ? [{ ...block, restBetween: rest.seconds }]
+    : items;
 }
 function wrapForTime(items: Item[], restBetween: Rest | null, { header, reader, first }: Opening): Item[] {
   if (header.ladder?.open) {
@@ -309,17 +316,24 @@ function intervals(opening: Opening, clock: Extract<Clock, { kind: 'intervals' |
       circuitRounds: rounds,
     };
   }
-  return { ...base, segments: segmentsOf(opening, clock.segments), circuitRounds: null };
+  return { ...base, segments: segmentsOf(opening, clock.segments, stations.length), circuitRounds: null };
 }
-function segmentsOf(opening: Opening, listed: readonly Segment[]): Segment[] {
+/** @param stations rounds go through all of them, with the rest between rounds after each but the last */
+function segmentsOf(opening: Opening, listed: readonly Segment[], stations: number): Segment[] {
   const { header, reader, first } = opening;
-  const often = [header.times, header.rounds?.high ?? header.sets].filter((count): count is number => typeof count === 'number');
+  const rounds = header.rounds?.high ?? header.sets;
+  const aRound = rounds !== null && header.times === null ? Math.max(1, stations) : 1;
+  const often = [header.times, rounds].filter((count): count is number => typeof count === 'number');
   if (often.length === 0 && listed.length === 1) reader.report({ code: 'no_rounds', span: spanOfLine(first), header: first.text.replace(/[:\s]+$/, '') });
-  const times = often.length > 0 ? often.reduce((product, count) => product * count, 1) : listed.length > 1 ? 1 : 8;
+  const times = often.length > 0 ? often.reduce((product, count) => product * count, aRound) : listed.length > 1 ? 1 : 8;
   const count = countWithin(times * listed.length, opening);
+  const between = header.restBetween ?? reader.restBetween;
+  const round = aRound * listed.length;
+  const endsRound = (at: number): boolean => between !== null && (at + 1) % round === 0 && at + 1 < count;
+  const restAfter = (at: number): number => (endsRound(at) ? between!.high : listed[at % listed.length]!.restSeconds);
   return Array.from({ length: count }, (_, at) => ({
     workSeconds: Math.min(Math.max(1, listed[at % listed.length]!.workSeconds), most.seconds),
-    restSeconds: Math.min(listed[at % listed.length]!.restSeconds, most.seconds),
+    restSeconds: Math.min(restAfter(at), most.seconds),
   }));
 }
 

@@ -118,7 +118,7 @@ function takeSetting(line: Line, settings: Settings, report: (problem: ReadProbl
   const cursor = cursorOf(line);
   for (const [words, take] of labels) {
     const start = cursor.at;
-    if (!cursor.phrase(...words) || !cursor.sign(':')) {
+    if (!cursor.phrase(...words) || !cursor.sign(':', '=')) {
       cursor.at = start;
       continue;
     }
