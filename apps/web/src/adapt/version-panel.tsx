@@ -44,7 +44,9 @@ export function VersionPanel({ text, version, adapted, original, rules, today, o
   const { athleteId } = version;
   const panel = useRef<HTMLElement>(null);
   // where it stands above the lanes, whoever opens one further down sees it
-  useEffect(() => panel.current?.scrollIntoView({ block: 'nearest' }), []);
+  useEffect(() => {
+    panel.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const setLocks = athleteId === null ? null : (locks: readonly Lock[]) => history.decide([{ athleteId, locks }]);
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key !== 'Escape') return;
