@@ -1,6 +1,8 @@
 /** What no coach would send, found by reading versions of people nobody tuned on: long holds, a movement with another load each time, carries in a room that has a street before it. */
 import { describe, expect, test } from '@jest/globals';
 import { adapt, predictWorkout, capacityOf } from '../src/index';
+import { movementOf } from '../src/movements/catalogue';
+import { placeCost } from '../src/simulate/place-costs';
 import { slotOf, withKit, workout } from './asking';
 
 describe('stand-ins for carries and climbs', () => {
@@ -31,4 +33,14 @@ test('one movement has one load in a part, whichever line says it', () => {
 test('a part without work does not lead the prediction', () => {
   const of = (text: string) => predictWorkout(workout(text), capacityOf(withKit([])), { seed: 1, runs: 5 });
   expect(of('strength\n\nA) AMRAP 9:00\n10 burpee').unit).toBe(of('AMRAP 9:00\n10 burpee').unit);
+});
+
+test('the way to the street is for runs, and for carries that have no room; a shuttle run stays where it is written for', () => {
+  const home = (floor: string) => withKit([], { place: { kit: ['stairs 18 cm', 'run route 400 m', 'kettlebell 16 kg'], floor } }).places[0]!;
+  const cost = (id: string, floor: string) => placeCost(movementOf(id), home(floor));
+  expect(cost('run', '30 x 4 m').wayOutSeconds).toBeGreaterThan(0);
+  expect(cost('shuttle-run', '30 x 4 m').wayOutSeconds).toBe(0);
+  expect(cost('suitcase-carry', '30 x 4 m')).toEqual({ wayOutSeconds: 0, turnSecondsPerMetre: 0 });
+  expect(cost('suitcase-carry', '4 x 3 m').wayOutSeconds).toBeGreaterThan(0);
+  expect(cost('suitcase-carry', '4 x 3 m').turnSecondsPerMetre).toBe(0);
 });

@@ -27,9 +27,10 @@ export function wayToStreet(place: Place): number {
 
 export function placeCost(movement: Movement, place: Place | null): PlaceCost {
   if (!place) return noPlaceCost;
-  const outside = movement.unit === 'm' && goesOutside(movement, place);
   const inLaps = movement.unit === 'm' && (movement.family === 'crawl' || movement.family === 'carry');
   const lapM = Math.max(place.floor.lengthM, place.floor.widthM);
+  // a carry stays in a long room; a shuttle run is of the room it is written for
+  const outside = movement.family === 'carry' && lapM < longLapM && goesOutside(movement, place);
   return {
     wayOutSeconds: movement.id === 'run' || outside ? wayToStreet(place) : 0,
     turnSecondsPerMetre: inLaps && !outside && lapM < longLapM ? turnSeconds / Math.max(1, lapM) : 0,
