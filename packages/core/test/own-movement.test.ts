@@ -51,6 +51,9 @@ describe('a movement of the coach’s own', () => {
       ['unknown_movement', 3],
     ]);
     expect(formatWorkout(unknown.workout)).toContain('note: movement: zib = zob');
+    const twice = parseWorkout('AMRAP 12:00\n10 hop\nmovement: hop = burpee\nmovement: hop = air squat');
+    expect(twice.diagnostics.map(({ code, line }) => [code, line])).toEqual([['unreadable', 4]]);
+    expect(formatWorkout(twice.workout)).toContain('note: movement: hop = air squat');
     const far = parseWorkout('movement: zib = burpee x 40\nAMRAP 12:00\n10 zib');
     expect(far.diagnostics.map(({ code }) => code)).toEqual(['share_cut']);
     expect(formatWorkout(parseWorkout('movement: unused = burpee\nAMRAP 12:00\n10 burpee').workout)).toContain('movement: unused = burpee\n');

@@ -234,10 +234,12 @@ const minutesRule: LineRule = ({ cursor, header, line, context }) => {
     return c.word('min', 'mins', 'minutes') && (c.done || c.isSign(',') || c.isSign(';')) ? value : null;
   });
   if (minutes === null) return false;
-  if (header.capSeconds !== null) {
-    const span = spanIn(line, cursor, from, cursor.at);
-    context.report({ code: 'unreadable', span, text: cursor.text(from, cursor.at), expected: 'a movement beside it' });
-  } else header.capSeconds = minutes * 60;
+  const [span, text] = [spanIn(line, cursor, from, cursor.at), cursor.text(from, cursor.at)];
+  if (header.capSeconds !== null) context.report({ code: 'unreadable', span, text, expected: 'a movement beside it' });
+  else {
+    context.report({ code: 'read_as', span, text, as: 'the time there is' });
+    header.capSeconds = minutes * 60;
+  }
   return true;
 };
 const stepRule: LineRule = (reading) => {

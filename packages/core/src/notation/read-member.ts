@@ -183,6 +183,17 @@ const readPairOfColumns = (cursor: Cursor, { room }: MemberContext): ReturnType<
     return isPair ? readMass(c, room) : null;
   });
 
+/** min that are done of one thing; more of them are the time there is for it */
+const mostMinutesOfOne = 5;
+/** `plank, 1 min`: behind a comma too, where nothing follows. */
+function takeMinutesBehind(cursor: Cursor, draft: Draft): void {
+  cursor.try((c) => {
+    if (!c.sign(',') || !c.isNumber() || c.peek()!.value > mostMinutesOfOne || !c.isWord(['min', 'mins', 'minutes'], 1)) return null;
+    const ends = c.peek(2) === null || c.isSign(',', 2) || c.isSign(';', 2);
+    return ends && readCount(c, draft) ? true : null;
+  });
+}
+
 /** A count behind the movement: `run 400 m`, `plank 1:00`, `burpees x 10`, `Burpees: 6`, `back squat 5x5`, `back squat 5-5-5`. */
 function takeTrailingCount(cursor: Cursor, draft: Draft): boolean {
   if (draft.count !== null) return false;
@@ -479,6 +490,7 @@ export function readMember(cursor: Cursor, context: MemberContext): Draft {
     takeNote(cursor, draft);
     if (cursor.at === from) cursor.next();
   }
+  if (draft.name !== '' && draft.count === null) takeMinutesBehind(cursor, draft);
   return draft;
 }
 

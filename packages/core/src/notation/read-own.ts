@@ -42,7 +42,9 @@ export function takeOwn(lines: readonly Line[], report: Report): OwnTaken {
   const left = lines.filter((line) => {
     const [, name, meaning] = definition.exec(line.text) ?? [];
     if (!name || !meaning) return true;
-    const defined = define(line, name, meaning, report);
+    const twice = own.has(foldName(name));
+    if (twice) report({ code: 'unreadable', span: spanOfLine(line), text: line.text, expected: `one line that says what “${name}” is` });
+    const defined = twice ? null : define(line, name, meaning, report);
     if (defined) own.set(foldName(name), defined);
     else unread.push(line.text);
     return false;

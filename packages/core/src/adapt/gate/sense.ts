@@ -217,8 +217,8 @@ function owned({ plan, context }: Asked): Finding[] {
   );
 }
 
-const definedIn = (part: Part): DefinedMovement[] => slotsOfPart(part).flatMap(({ own, movement }) => (own ? [{ own, as: movement }] : []));
-const textOf = (part: Part): string => formatWorkout({ title: null, intent: null, notes: [], parts: [part], tiers: [], own: definedIn(part) });
+const definitionsIn = (part: Part): DefinedMovement[] => slotsOfPart(part).flatMap(({ own, movement }) => (own ? [{ own, as: movement }] : []));
+const textOf = (part: Part): string => formatWorkout({ title: null, intent: null, notes: [], parts: [part], tiers: [], own: definitionsIn(part) });
 const complaints = (diagnostics: ReturnType<typeof parseWorkout>['diagnostics']) =>
   diagnostics.filter(({ level, code }) => level !== 'info' && code !== 'unknown_movement');
 
