@@ -76,7 +76,7 @@ export function readRest(cursor: Cursor): ReadRest | null {
   return cursor.try(() => {
     if (cursor.word('rest', 'resting', 'recover', 'recovery')) {
       cursor.sign(':');
-      cursor.phrase('for|of');
+      cursor.phrase('for|of|exactly');
       const until = cursor.try((c) => (c.word('until', 'till') ? readDuration(c, 'minutes', true) : null));
       if (until !== null) return { kind: 'until', seconds: until };
       const ratio = readRatio(cursor);

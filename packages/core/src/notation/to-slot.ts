@@ -317,8 +317,9 @@ export function toSlot(draft: Draft, cursor: Cursor, context: SlotContext, place
   const known = defined ? { id: defined.as, said: null, implement: null, note: null } : lookUp(draft.name, draft.kinds);
   const nearest = known === null && context.mayLookNear() ? nearMovements(draft.name) : [];
   if (known === null && nearest.length === 0 && isWordsAlone(draft, context, place, inherited)) {
-    const text = draft.trailing ? cursor.text(draft.nameFrom, cursor.at) : draft.name;
-    const span = context.span(draft.nameFrom, draft.trailing ? cursor.at : draft.nameTo);
+    // all that was taken with the name: nothing of it is dropped
+    const text = cursor.text(draft.nameFrom, cursor.at).trim();
+    const span = context.span(draft.nameFrom, cursor.at);
     context.report(draft.trailing ? { code: 'unreadable', span, text, expected: 'a count before a movement' } : { code: 'unread_words', span, text });
     return null;
   }

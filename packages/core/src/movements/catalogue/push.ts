@@ -285,7 +285,7 @@ export const pushes = [
     easier: ['push-up'],
     harder: ['dumbbell-floor-press'],
   }),
-  movement('bench-press', lying, { standards: ['Bar touches the chest', 'Arms straight at the top'], load: held('hands', 1, 'barbell'), needs: 'bench', limit: ofLift('benchPress', 1), rise: [0, 0.24], easier: ['floor-press', 'push-up'], harder: [], cautions: ['Spotter or safety arms for heavy sets'] }),
+  movement('bench-press', lying, { aliases: ['bench'], standards: ['Bar touches the chest', 'Arms straight at the top'], load: held('hands', 1, 'barbell'), needs: 'bench', limit: ofLift('benchPress', 1), rise: [0, 0.24], easier: ['floor-press', 'push-up'], harder: [], cautions: ['Spotter or safety arms for heavy sets'] }),
   movement('wall-plank', pushing, { noReps: ['Elbows bend'],
     unit: 's',
     needs: 'wall',
