@@ -15,6 +15,14 @@ describe('stand-ins for carries and climbs', () => {
       expect([movement, unit, Math.max(...reps) <= ({ s: 60, reps: 45, m: 200 }[unit as 's' | 'reps' | 'm'] ?? 0)]).toEqual([movement, unit, true]);
     }
   });
+  test('a hold that a coach puts there is named by the gate where it goes on for minutes', () => {
+    const said = (line: string) =>
+      adapt(workout(text), withKit(['wall']), { runs: 5, locks: [{ part: 0, slot: 0, line }] })
+        .warnings.filter(({ code }) => code === 'sense')
+        .map(({ message }) => message);
+    expect(said('60 s wall sit')).toEqual([]);
+    expect(said('300 s wall sit')).toEqual([expect.stringContaining('300 s of wall sit in one go')]);
+  });
   test('three climbs are nine rows each side, or eighteen with both hands', () => {
     const climbs = '4 rounds for time, cap 20:00\n3 rope climb\n15 air squat';
     expect(slotOf(climbs, withKit(['kettlebell 12 kg']))).toMatchObject({ movement: 'kettlebell-row', reps: [9], perSide: true });
