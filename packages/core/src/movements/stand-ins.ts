@@ -454,6 +454,7 @@ const rows: readonly Row[] = [
     implement: 'shuttle-run',
     breath: `row bike air-bike single-under hip-tap-hop low-step-up step-up jumping-jack mountain-climber stepping-jack sliding-mountain-climber running-skip calf-raise lateral-shuffle jog-on-the-spot high-knees step-back-burpee march-on-the-spot`,
   },
+  { of: 'walk', breath: 'march-on-the-spot low-step-up step-up' },
   {
     of: 'running-skip',
     breath: 'jog-on-the-spot jumping-jack single-under high-knees stepping-jack low-step-up mountain-climber calf-raise march-on-the-spot',

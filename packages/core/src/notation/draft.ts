@@ -1,5 +1,7 @@
 /** One movement of a line as it is being read: what was taken so far, and where. */
+import type { MassUnit } from '../units/mass';
 import type { Columns, Count, Effort, Prescription, SaidUnit, Slot } from '../workout/workout';
+import type { ReadProblem, Span } from './problems';
 
 export interface Figure {
   readonly columns: Columns;
@@ -38,6 +40,16 @@ export interface Draft {
   notes: { text: string; from: number; to: number }[];
   /** `(or ring rows)`: where the coach's other options stand */
   options: { from: number; to: number }[];
+}
+
+/** What a member is read with. */
+export interface MemberContext {
+  readonly room: MassUnit;
+  readonly report: (problem: ReadProblem) => void;
+  /** tokens of this line → place */
+  readonly span: (from: number, to: number) => Span;
+  /** the line began with a ladder or a count and a colon: commas part movements */
+  readonly listed: boolean;
 }
 
 export const emptyDraft = (): Draft => ({

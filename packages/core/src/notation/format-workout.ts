@@ -24,6 +24,7 @@ import type {
   Rest,
   ScoreKind,
   Slot,
+  StrengthPart,
   Team,
   Window,
   Workout,
@@ -150,6 +151,7 @@ function readsBack(text: string, check: (slot: Slot) => boolean): boolean {
     nextId: () => 1,
     mayLookNear: () => false,
     report: () => undefined,
+    keep: () => undefined,
     timesBlocks: new WeakSet<Block>(),
   } as const;
   const { items } = readLine({ number: 1, indent: 0, column: 0, text }, none);
@@ -315,7 +317,7 @@ function headAndBody(part: Part): string[] {
         const implied = part.items.some((item) => item.kind === 'slot' && (item.build || item.tempo !== null));
         return [`every ${formatClock(part.everySeconds)} x ${part.sets}${implied ? '' : ', build'}`, ...formatItems(part.items, '')];
       }
-      return ['strength', `${part.sets} sets${restBetween(part.restBetween)}`, ...formatItems(part.items, '  ')];
+      return ['strength', ...setsInside(part)];
     }
     case 'rest':
       if (part.untilSeconds !== null) return [`rest until ${formatClock(part.untilSeconds)}`];
@@ -323,6 +325,12 @@ function headAndBody(part: Part): string[] {
     case 'quality':
       return [`for quality${part.seconds === null ? '' : ` in ${formatClock(part.seconds)}`}`, ...formatItems(part.items, '')];
   }
+}
+
+/** The sets over their work; sets that differ from movement to movement stand with each of them. */
+function setsInside({ sets, restBetween: rest, items }: StrengthPart): string[] {
+  if (sets === 1 && rest === null && items.some(({ kind }) => kind === 'block')) return formatItems(items, '');
+  return [`${sets} ${sets === 1 ? 'set' : 'sets'}${restBetween(rest)}`, ...formatItems(items, '  ')];
 }
 
 const sharing: Readonly<Record<NonNullable<Team['how']>, string>> = { youGoIGo: 'you go I go', synchro: 'synchro', splitAsNeeded: 'split as needed' };

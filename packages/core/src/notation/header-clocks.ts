@@ -1,8 +1,7 @@
-/** The clocks of the trade: AMRAP, EMOM and every, work and rest, circuits, a max in a time, death by; and how often. */
+/** The clocks of the trade: AMRAP, EMOM and every, work and rest, circuits, death by; and how often. */
 import type { Range } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
 import { readDuration, readDurationSpan, readLadder, readSpan } from '../text/figures';
-import { own } from '../text/own';
 import type { Phrase } from './header';
 import { seconds } from './header-clauses';
 
@@ -210,37 +209,6 @@ export const circuit: Phrase = (cursor, header) => {
   header.rounds = { low: found.rounds, high: found.rounds };
   return true;
 };
-
-const repsOfHeavy: Readonly<Record<string, number>> = { single: 1, double: 2, triple: 3, rep: 1 };
-/** `max load in 7:00`, `build to a heavy single`, `find a 3RM in 15:00`, `1RM`. */
-export const maxLoad: Phrase = (cursor, header) => {
-  const found = cursor.try((c) => {
-    c.phrase('find|establish|hit|work|build|test', 'up?', 'to?', 'a|your|todays?');
-    c.phrase('to', 'a?');
-    const reps = readHeavy(c);
-    if (reps === undefined) return null;
-    const length = c.try((d) => (d.phrase('in|within|for') ? readDuration(d, 'minutes', true) : null));
-    return { reps, seconds: length };
-  });
-  if (!found || header.clock) return false;
-  header.clock = { kind: 'maxLoad', ...found };
-  return true;
-};
-function readHeavy(cursor: Cursor): number | null | undefined {
-  if (cursor.phrase('max', 'load|weight')) return null;
-  const rm = cursor.try((c) => (c.isNumber() && c.isWord('rm', 1) ? c.next()!.value : null));
-  if (rm !== null) {
-    cursor.word('rm');
-    return rm;
-  }
-  if (cursor.phrase('one', 'rep', 'max')) return 1;
-  const word = cursor.try((c) => {
-    const heavy = c.phrase('a|one?', 'heavy');
-    const token = c.peek();
-    return heavy && token?.kind === 'word' && (own(repsOfHeavy, token.text) !== undefined || token.text === 'set') ? c.next()!.text : null;
-  });
-  return word === null ? undefined : (own(repsOfHeavy, word) ?? cursor.try((c) => (c.word('of') && c.isNumber() ? c.next()!.value : null)));
-}
 
 /** `3 rounds`, `3-5 rounds of`, `3 sets`, `4 RFT`, `5 x`, before a clock. */
 export const repeats: Phrase = (cursor, header) =>

@@ -9,7 +9,7 @@ import type { Cursor } from '../text/cursor';
 import { passBullet, readFrame, readStation, readThen } from './labels';
 import { most } from './limits';
 import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
-import type { ReadProblem } from './problems';
+import type { ReadProblem, Span } from './problems';
 import { readCount, readStartAndStep, type Growth } from './read-count';
 import { emptyDraft } from './draft';
 import { hasClock, isBlockHeader, type Header } from './header';
@@ -60,6 +60,10 @@ export class ItemReader {
     this.problems.push(problem);
     if (keptAsNote.has(problem.code) && 'text' in problem) this.notes.push(problem.text);
   };
+  readonly keep = (text: string, span: Span): void => {
+    this.notes.push(text);
+    this.report(/\d/.test(text) ? { code: 'unread_figure', span, text } : { code: 'kept_as_note', span, text });
+  };
   startPart(): void {
     this.lastId = 0;
     this.notes = [];
@@ -73,7 +77,16 @@ export class ItemReader {
   private work(line: Line, bare: BareCount, listed = line.listed === true): Item[] {
     const { items, interruption, header, step } = readLine(
       line,
-      { bare, room: this.room, own: this.own, nextId: this.nextId, mayLookNear: this.mayLookNear, report: this.report, timesBlocks: this.timesBlocks },
+      {
+        bare,
+        room: this.room,
+        own: this.own,
+        nextId: this.nextId,
+        mayLookNear: this.mayLookNear,
+        report: this.report,
+        keep: this.keep,
+        timesBlocks: this.timesBlocks,
+      },
       listed,
     );
     this.interruption = interruption ?? this.interruption;
@@ -144,6 +157,7 @@ export class ItemReader {
       return { items: [], next: at + 1 };
     }
     const line = headless(lines[at]!);
+    if (isPenalty(line)) return this.penalty(line, at);
     const children = lines.slice(at + 1, below);
     if (isThen(line)) return { items: [], next: at + 1 };
     const opened = openLine(line);
@@ -266,15 +280,30 @@ export class ItemReader {
     return groups.map((group) => (group.length === 1 && isRest(group[0]!) ? [] : this.items(levelled(group), bare)));
   }
 
+  /** `every break: 5 burpees`: told to the athlete, and not reckoned with. */
+  private penalty(line: Line, at: number): { items: Item[]; next: number } {
+    this.notes.push(line.text);
+    this.report({ code: 'penalty', span: spanOfLine(line), text: line.text });
+    return { items: [], next: at + 1 };
+  }
+
   /** Words that were read as something else than work. */
   note(line: Line, cursor: Cursor, from: number): void {
-    const text = cursor.text(from, cursor.end);
-    const span = spanIn(line, cursor, from, cursor.end);
-    this.notes.push(text);
-    this.report(/\d/.test(text) ? { code: 'unread_figure', span, text } : { code: 'kept_as_note', span, text });
+    this.keep(withoutLooseEnds(cursor.text(from, cursor.end)), spanIn(line, cursor, from, cursor.end));
   }
 }
 
+const isPenalty = (line: Line): boolean => {
+  const cursor = cursorOf(line);
+  if (cursor.phrase('penalty')) return cursor.sign(':');
+  if (!cursor.phrase('on|for|at?', 'every|each', 'time?', 'you?')) return false;
+  return cursor.phrase('break|drop|stop|pause|rest', 'of|in?', 'the?', 'set|bar|hang|plank?') && cursor.sign(':', '-', ',', '=');
+};
+/** A bracket that closes what a header opened, and the colon behind it, say nothing of their own. */
+const withoutLooseEnds = (text: string): string => {
+  const plain = text.replace(/[:\s]+$/, '');
+  return plain.endsWith(')') && !plain.includes('(') ? plain.slice(0, -1).trimEnd() : plain;
+};
 /** `then`, `rounds of:` on a line of its own: words between what stands above and below. */
 const isThen = (line: Line): boolean => {
   const cursor = cursorOf(line);

@@ -5,7 +5,7 @@ import { readSectionLabel } from './labels';
 import { cursorOf, restOfLine, type Line } from './lines';
 import { readHeader } from './read-header';
 import { isSetting } from './read-settings';
-import { takeProse } from './split-paragraph';
+import { isHeading, takeProse } from './split-paragraph';
 
 type Paragraph = readonly Line[];
 
@@ -54,7 +54,8 @@ function begins(paragraph: Paragraph): 'label' | 'clock' | null {
 function belongs(above: Paragraph, next: Paragraph): boolean {
   const open = opens(above);
   const start = begins(next);
-  return open !== null && start !== 'label' && !(open.clock && start === 'clock');
+  if (start === 'label') return isHeading(above);
+  return open !== null && !(open.clock && start === 'clock');
 }
 
 /** A line, a blank line, a line: blank lines say nothing there. */

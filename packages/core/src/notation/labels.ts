@@ -1,5 +1,6 @@
 /** Labels at the head of a line: `A)`, `Part B:`, `Warm-up:`, `1:`, `min 2:`, `odd:`, `window 3:`, `buy-in:`, `then`. */
 import type { Cursor } from '../text/cursor';
+import { readRest } from './read-rest';
 
 export type SectionKind = 'quality' | 'strength' | null;
 export interface SectionLabel {
@@ -15,6 +16,7 @@ const sections: readonly (readonly [readonly string[], SectionKind])[] = [
   [['cool', 'down'], 'quality'],
   [['cooldown'], 'quality'],
   [['mobility'], 'quality'],
+  [['recovery'], 'quality'],
   [['skill|skills'], 'quality'],
   [['strength'], 'strength'],
   [['weightlifting|lifting'], 'strength'],
@@ -27,6 +29,15 @@ const sections: readonly (readonly [readonly string[], SectionKind])[] = [
 
 const closes = (cursor: Cursor): boolean =>
   cursor.sign(':', ')') || (cursor.isSign('.') && cursor.sign('.')) || (cursor.isSign('-') && cursor.peek()!.spaced && cursor.sign('-')) || cursor.done;
+
+/** min; a recovery below is a rest of its part, and a session of its own from here on */
+const leastRecoverySeconds = 600;
+/** `Recovery: 2 min` is a rest, `Recovery: 30 min walk` a part. */
+const restAt = (cursor: Cursor): boolean => {
+  if (!cursor.isWord('recovery')) return false;
+  const read = readRest(cursor);
+  return read !== null && (cursor.done || read.kind === 'until' || read.rest.high < leastRecoverySeconds);
+};
 
 /** @returns the label of a section, and leaves the cursor at what follows it */
 export function readSectionLabel(cursor: Cursor): SectionLabel | null {
@@ -46,7 +57,7 @@ export function readSectionLabel(cursor: Cursor): SectionLabel | null {
       return closed ? { name: letter.text.toUpperCase(), kind: null, superset: figured } : null;
     }
     for (const [words, kind] of sections) {
-      if (!c.phrase(...words)) continue;
+      if (restAt(c.part(c.at, c.end)) || !c.phrase(...words)) continue;
       const name = c.text(from, c.at);
       c.sign(']', ')');
       // a bare "strength" is the header of its part, not a name

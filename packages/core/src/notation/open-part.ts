@@ -6,6 +6,7 @@ import { readStation, type SectionLabel } from './labels';
 import { cursorOf, restOfLine, type Line } from './lines';
 import { emptyHeader, hasClock, isBlockHeader, isClause, type Header } from './header';
 import { readHeader } from './read-header';
+import { readOnOffLines } from './on-off-lines';
 import type { Settings } from './read-settings';
 
 /** All that is known of a part before its work is read. */
@@ -110,6 +111,8 @@ export function openPart(written: readonly Line[], label: SectionLabel | null, s
     if (inline && (isWork(inline) || cursor.tokens[cursor.at - 1]?.text === ':')) work.push(...cutAtStations({ ...inline, listed: true }));
     else if (inline) takeWords(inline);
   });
+  const onOff = hasClock(header) ? null : readOnOffLines(work);
+  if (onOff) takeOnOff(header, work, onOff);
   if (!hasClock(header) && work[0] && isMinute(work[0])) header.clock = { kind: 'every', intervalSeconds: 60, totalSeconds: null, count: null };
   if (label?.kind === 'quality' && !hasClock(header)) header.clock = { kind: 'quality', seconds: null };
   if (label?.kind === 'strength' && !hasClock(header) && header.rounds === null) header.clock = { kind: 'strength' };
@@ -120,6 +123,15 @@ export function openPart(written: readonly Line[], label: SectionLabel | null, s
   settings.noPartition ||= header.noPartition;
   settings.optional ||= header.optional;
   return { header, first: body[0]!, work, settings, reader, titled };
+}
+/** Rounds over lines of work and rest are rounds of an interval clock; several of them take turns. */
+function takeOnOff(header: Header, work: Line[], { segments, work: inside }: NonNullable<ReturnType<typeof readOnOffLines>>): void {
+  header.clock = { kind: 'intervals', segments };
+  header.times ??= header.rounds?.high ?? header.sets;
+  header.rounds = null;
+  header.sets = null;
+  header.alternate ||= inside.length > 1;
+  work.splice(0, work.length, ...inside);
 }
 /** `Min 1: …` without a header is an EMOM. */
 const isMinute = (line: Line): boolean => {

@@ -49,6 +49,8 @@ export type ReadProblem =
   | (At<'team'> & { readonly size: number })
   | (At<'open_rest'> & { readonly low: number; readonly high: number })
   | (At<'interruption'> & { readonly text: string })
+  /** work each time a set is broken: how often nobody can know */
+  | (At<'penalty'> & { readonly text: string })
   | (At<'limit'> & { readonly limit: LimitName; readonly found: number; readonly most: number });
 
 export type Level = 'error' | 'warning' | 'info';

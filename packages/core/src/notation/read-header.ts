@@ -4,18 +4,19 @@
  */
 import type { Cursor } from '../text/cursor';
 import { cap, rest, team, vest, workRest } from './header-clauses';
-import { amrap, circuit, deathBy, emom, every, intervals, inTime, kinds, ladder, maxLoad, repeats, times, words } from './header-clocks';
+import { amrap, circuit, deathBy, emom, every, intervals, inTime, kinds, ladder, repeats, times, words } from './header-clocks';
 import { emptyHeader, type Header, type Phrase } from './header';
+import { maxLoad } from './header-max-load';
 
 const phrases: readonly Phrase[] = [
   workRest,
+  maxLoad,
   emom,
   amrap,
   intervals,
   every,
   deathBy,
   circuit,
-  maxLoad,
   cap,
   rest,
   times,

@@ -9,12 +9,13 @@ import type { Draft } from './draft';
 import { readDuration } from '../text/figures';
 import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
 import { most } from './limits';
-import type { ReadProblem } from './problems';
+import type { ReadProblem, Span } from './problems';
 import { cap, team } from './header-clauses';
 import { emptyHeader, type Header } from './header';
 import { readStep } from './read-count';
-import { isRestNext, readMember, readRounds } from './read-member';
-import { readRest } from './read-rest';
+import { isRestNext, readRounds } from './member-ends';
+import { readMember } from './read-member';
+import { readRestAlone, restWays } from './read-rest';
 import type { OwnMovements } from './read-own';
 import { toSlot, type Inherited, type SlotContext } from './to-slot';
 import type { MassUnit } from '../units/mass';
@@ -26,6 +27,8 @@ export interface LineContext {
   readonly own: OwnMovements;
   readonly mayLookNear: () => boolean;
   readonly report: (problem: ReadProblem) => void;
+  /** keeps words as a note of the part, and says so */
+  readonly keep: (text: string, span: Span) => void;
   /** sets of what was written with a times sign (`5x5`, `8 x 200 m`) */
   readonly timesBlocks: WeakSet<Block>;
 }
@@ -147,7 +150,7 @@ function tellSlash(cursor: Cursor, start: number, slots: readonly Slot[], altern
     context.report({ code: 'read_as', span: context.span(start, cursor.at), text, as: 'one or the other; write a comma where both are meant' });
 }
 
-const asRest = (read: ReturnType<typeof readRest>): Rest | null => (read?.kind === 'rest' ? read.rest : null);
+const asRest = (read: ReturnType<typeof readRestAlone>): Rest | null => (read?.kind === 'rest' ? read.rest : null);
 
 function timesBlock(times: number, items: readonly Item[], restBetween: Rest | null, context: LineContext, line: Line): Block {
   if (times > most.rounds) context.report({ code: 'limit', span: spanOfLine(line), limit: 'rounds', found: times, most: most.rounds });
@@ -214,13 +217,18 @@ type LineRule = (reading: Reading) => boolean;
 
 const glue: LineRule = ({ cursor }) => cursor.sign(',', ';', '/', '.', ':', '-', '!', '*', ')', ']', '&') || cursor.word('then', 'and', 'plus', 'straight');
 const restRule: LineRule = ({ cursor, items, context, line }) => {
-  const rest = cursor.try((c) => {
-    const read = readRest(c);
-    return read?.kind === 'rest' && (c.done || c.peek()!.kind === 'sign' || c.isWord(['then', 'after', 'before', 'between', 'if', 'as', 'when'])) ? read : null;
-  });
-  if (rest) pushRest(items, asRest(rest)!, context, line);
-  return rest !== null;
+  const rest = cursor.try((c) => asRest(readRestAlone(c)));
+  if (!rest) return false;
+  pushRest(items, rest, context, line);
+  if (cursor.isWord(restWays)) keepRest(cursor, line, context);
+  return true;
 };
+/** `rest 2:00 walk`: how it is spent is told to the athlete. */
+function keepRest(cursor: Cursor, line: Line, context: LineContext): void {
+  const from = cursor.at;
+  while (!cursor.done && cursor.peek()!.kind !== 'sign') cursor.next();
+  context.keep(cursor.text(from, cursor.at), spanIn(line, cursor, from, cursor.at));
+}
 const clauseRule: LineRule = ({ cursor, header, items }) => {
   const partner = cursor.isWord(['synchro', 'sync', 'partner']);
   return cursor.try((c) => cap(c, header) || (items.length > 0 && !partner && team(c, header)) || null) ?? false;

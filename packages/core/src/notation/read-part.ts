@@ -337,6 +337,12 @@ function segmentsOf(opening: Opening, listed: readonly Segment[], stations: numb
   }));
 }
 
+/** A cap that stood among the work, taken as the time there is: it is no longer one that nothing uses. */
+function timeSaid({ said }: ItemReader): number | null {
+  const seconds = said.capSeconds;
+  said.capSeconds = null;
+  return seconds;
+}
 function maxLoad(opening: Opening, clock: Extract<Clock, { kind: 'maxLoad' }>): Part {
   const { settings, reader } = opening;
   const read = reader.items(opening.work, clock.reps === null ? 'missing' : 'max');
@@ -344,7 +350,12 @@ function maxLoad(opening: Opening, clock: Extract<Clock, { kind: 'maxLoad' }>): 
   const reps: Slot['count'] = { kind: 'fixed', men: clock.reps ?? 1, women: clock.reps ?? 1, low: null };
   const items = read.map((item) => (clock.reps !== null && item.kind === 'slot' && item.count.kind === 'max' ? reader.replace(item, { count: reps }) : item));
   tellNoMovement([items], opening);
-  return { ...baseOf(settings, 'load'), kind: 'maxLoad', seconds: lengthOf(clock.seconds ?? inside ?? settings.capSeconds, 900, opening), items };
+  return {
+    ...baseOf(settings, 'load'),
+    kind: 'maxLoad',
+    seconds: lengthOf(clock.seconds ?? inside ?? settings.capSeconds ?? timeSaid(reader), 900, opening),
+    items,
+  };
 }
 
 function quality(opening: Opening, seconds: number | null): Part {

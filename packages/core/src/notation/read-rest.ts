@@ -90,3 +90,12 @@ export function readRest(cursor: Cursor): ReadRest | null {
     return { kind: 'rest', rest: length, between: readBetween(cursor), inMinutes: true };
   });
 }
+
+/** how a rest may be spent */
+export const restWays = ['walk', 'walking', 'jog', 'jogging', 'easy', 'slow', 'active', 'light'];
+/** A rest that is all that stands here, up to a sign or a word that leads on. */
+export const readRestAlone = (cursor: Cursor): ReadRest | null =>
+  cursor.try((c) => {
+    const read = readRest(c);
+    return read && (c.done || c.peek()!.kind === 'sign' || c.isWord(['then', 'after', 'before', 'between', 'if', 'as', 'when', ...restWays])) ? read : null;
+  });

@@ -182,6 +182,8 @@ function sayReading(problem: Reading): Said {
       return info(`This rest is the athlete’s to end; the clock and the totals reckon with ${spanOf(problem)}.`);
     case 'interruption':
       return info(`“${problem.text}” interrupts the work each time; it is on the page and on the clock, and in the prediction.`);
+    case 'penalty':
+      return info(`“${problem.text}” is on the page for the athlete; how often it comes cannot be known, so it is not in the prediction.`);
     case 'limit':
       return { level: 'error', message: limits[problem.limit](problem.found, problem.most) };
     default:

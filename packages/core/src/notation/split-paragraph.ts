@@ -52,6 +52,18 @@ export function takeProse(lines: readonly Line[]): { prose: Line[]; lines: reado
   return at > 0 && header && (hasClock(header) || isBlockHeader(header)) ? { prose: lines.slice(0, at), lines: lines.slice(at) } : { prose: [], lines };
 }
 
+/** `Strength` alone above `A)`: what the parts below it are, no part of its own. */
+export function isHeading(lines: readonly Line[]): boolean {
+  const cursor = lines.length === 1 ? cursorOf(lines[0]!) : null;
+  return cursor !== null && cursor.phrase('strength|weightlifting|lifting') && cursor.done;
+}
+/** The label of the part below a heading says both. Takes the heading's line out of the piece it stood in. */
+function headed(label: SectionLabel, above: { label: SectionLabel | null; lines: Line[] }): SectionLabel {
+  if (above.label !== null || !isHeading(above.lines)) return label;
+  const [heading] = above.lines.splice(0);
+  return { ...label, name: `${heading!.text.trim()} ${label.name}`, kind: label.kind ?? 'strength' };
+}
+
 export function splitParagraph(paragraph: readonly Line[]): Piece[] {
   const pieces: { label: SectionLabel | null; lines: Line[] }[] = [];
   let current: { label: SectionLabel | null; lines: Line[] } = { label: null, lines: [] };
@@ -67,7 +79,7 @@ export function splitParagraph(paragraph: readonly Line[]): Piece[] {
     const cursor = cursorOf(line);
     const label = line.indent <= base ? readSectionLabel(cursor) : null;
     const together = label?.superset && current.label?.superset && label.name[0] === current.label.name[0];
-    if (label && !together) start(label);
+    if (label && !together) start(headed(label, current));
     if (label) {
       if (!cursor.done) current.lines.push(restOfLine(line, cursor, cursor.at));
       work ||= !cursor.done;

@@ -6,9 +6,9 @@ import { findMovement, foldName, nearMovements, unknownId } from '../movements/n
 import { poundsToKilograms } from '../units/mass';
 import type { Slot } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
-import { fixed, type Draft } from './draft';
+import { fixed, type Draft, type MemberContext } from './draft';
 import { most } from './limits';
-import type { MemberContext } from './read-member';
+
 import type { OwnMovements } from './read-own';
 
 export interface SlotContext extends MemberContext {
@@ -150,7 +150,8 @@ const before = new Set([
 function lookUp(name: string, kinds: readonly string[]): Found | null {
   for (const kind of kinds) {
     const id = findMovement(`${kind} ${name}`) ?? findMovement(`${name} ${kind}`);
-    if (id) return { id, said: null, implement: null, note: null };
+    const found = id ? { id, said: null, implement: null, note: null } : lookUpImplement(`${kind} ${name}`);
+    if (found) return found;
   }
   const direct = findMovement(name);
   if (direct) return { id: direct, said: name, implement: null, note: null };

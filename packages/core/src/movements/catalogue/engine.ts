@@ -123,6 +123,8 @@ const pullUpPart = movement('pull-part', { muscles: { back: 1, arms: 0.7, grip: 
 
 export const engines = [
   movement('run', running, { aliases: ['running'], easier: ['row', 'air-bike', 'bike', 'shuttle-run', 'single-under', 'jog-on-the-spot'], harder: [] }),
+  // net cost of level walking 0.1 ml/kg/m, at 20.9 J/ml: ACSM's metabolic equation; pace 1.4 m/s (common practice)
+  movement('walk', running, { gentle: true, aliases: ['brisk walk', 'walking pace'], avoid: [], joulesPerKg: 2.1, cycle: 0.7, limit: ease(20000), easier: ['march-on-the-spot'], harder: [], noReps: ['Stopped before the mark'] }),
   movement('shuttle-run', running, {
     aliases: ['10 m shuttle run', 'shuttle', 'shuttles'],
     needs: '',

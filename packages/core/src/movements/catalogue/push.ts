@@ -99,7 +99,7 @@ const floorPushUp = movement('push-up', pushing, { aliases: ['press-up', 'push u
 export const pushes = [
   floorPushUp,
   movement('hand-release-push-up', pushing, { adds: true,
-    aliases: ['hand release push-up'],
+    aliases: ['hand release push-up', 'hrpu', 'hr push-up'],
     cycle: 2.3,
     limit: ofSet('pushUp', 0.85, pushUpShares.floor),
     easier: ['push-up', 'raised-push-up'],
