@@ -49,9 +49,9 @@ const words: Readonly<Record<string, Implement>> = {
 
 /**
  * Words with an implement in them that are no name of their own: the same words with another implement, or none, name the movement.
- * One that may be done with it is taken before one that may not.
+ * One that may be done with it is taken before one that may not. The implement is null where the movement so named has a name of its own.
  */
-export function findInHand(text: string): { readonly id: MovementId; readonly implement: Implement } | null {
+export function findInHand(text: string): { readonly id: MovementId; readonly implement: Implement | null } | null {
   const said = text
     .toLowerCase()
     .replace(/\bwater (?=cans?\b)/, '')
@@ -64,5 +64,7 @@ export function findInHand(text: string): { readonly id: MovementId; readonly im
     return id !== null && isMovementId(id) && movementOf(id).load ? [id] : [];
   });
   const id = named.find((each) => movementOf(each).load!.implements.includes(implement)) ?? named[0];
-  return id === undefined ? null : { id, implement };
+  if (id === undefined) return null;
+  const own = findMovement(nameInHand(id, implement));
+  return own !== null && isMovementId(own) ? { id: own, implement: null } : { id, implement };
 }
