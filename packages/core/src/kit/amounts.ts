@@ -86,7 +86,8 @@ function readFigure(cursor: Cursor, stepped: boolean): Figure | null {
   const first = readUnit(cursor);
   const to = cursor.try((c) => (c.sign('-') || c.word('to') ? readNumber(c) : null));
   const unit = (to === null ? null : readUnit(cursor)) ?? first;
-  const step = stepped || (cursor.try((c) => (c.phrase('step|steps|increments|jumps') && !c.isNumber() ? true : null)) ?? false);
+  // a step of so many centimetres stands on the floor
+  const step = unit?.kind !== 'cm' && (stepped || (cursor.try((c) => (c.phrase('step|steps|increments|jumps') && !c.isNumber() ? true : null)) ?? false));
   return {
     value,
     before,

@@ -294,7 +294,7 @@ function headAndBody(part: Part): string[] {
       const implicit = !empty && part.capSeconds === null && part.window === null && part.restBetween === null;
       const lines = formatItems(part.items, part.sets > 1 ? '  ' : '');
       const sets = part.sets > 1 ? [`${part.sets} sets${restBetween(part.restBetween)}`] : [];
-      return implicit && (sets.length > 0 || !part.scoreSaid) ? [...sets, ...lines] : [`for time${cap}`, ...sets, ...lines];
+      return implicit && (sets.length > 0 || !part.scoreSaid || part.score !== 'time') ? [...sets, ...lines] : [`for time${cap}`, ...sets, ...lines];
     }
     case 'every':
       return [everyHead(part), ...(part.stations.length === 1 ? formatItems(part.stations[0]!, '') : stationLines(part.stations, (index) => `${index + 1}:`))];

@@ -7,7 +7,7 @@ import { planVersion } from '../../src/adapt/planned';
 import { findingsOf } from '../../src/adapt/gate/sense';
 import { shorterText } from '../../src/adapt/asked/shorter';
 import type { PartIntent } from '../../src/stimulus/intent';
-import { versionOf, withKit, workout } from '../asking';
+import { slotOf, versionOf, withKit, workout } from '../asking';
 
 const planned = (text: string, athlete: ReturnType<typeof withKit>) => planVersion(workout(text), athlete, athlete.places[0]!, defaultRules, []).parts[0]!;
 const partOf = (text: string): Part => workout(text).parts[0]!;
@@ -141,11 +141,37 @@ describe('what shortening did, in words', () => {
   ])('%j → %j: %s', (before, after, words) => expect(shorterText(partOf(before), partOf(after))).toBe(words));
 });
 
-test('a cap nobody wrote is of the whole part, rests too, also where each set is scored: it calls nobody off', () => {
-  const text = '4 sets, rest 1:30 between\n  12 goblet squat @ 24/16 kg\n  12 push-up\n  250 m row\nscore: each set';
+test('a cap nobody wrote is of the whole part, rests too: it calls nobody off', () => {
+  const text = '4 rounds, rest 1:30 between\n  12 goblet squat @ 24/16 kg\n  12 push-up\n  250 m row\nscore: time';
   const adapted = versionOf(text, withKit(['kettlebell 20 kg', 'run route 200 m']));
   const part = adapted.workout.parts[0]!;
-  expect(part.kind === 'forTime' && part.capSeconds).toBeGreaterThan(4 * adapted.predicted.median + 3 * 90);
+  expect(part.kind === 'forTime' && part.capSeconds).toBeGreaterThan(adapted.predicted.median);
   expect(adapted.run.parts[0]!.reached).toBeNull();
   expect(adapted.version.parts[0]!.edits.map((edit) => edit.text)).toContainEqual(expect.stringMatching(/^cap \d+:\d\d, none written$/));
+});
+test('where each set is scored no cap is added: the text has none, and needs none to be read', () => {
+  const adapted = versionOf(
+    '4 sets, rest 1:30 between\n  12 goblet squat @ 24/16 kg\n  250 m row\nscore: each set',
+    withKit(['kettlebell 20 kg', 'run route 200 m']),
+  );
+  const part = adapted.workout.parts[0]!;
+  expect(part.kind === 'forTime' && part.capSeconds).toBeNull();
+});
+
+describe('loads that lie side by side', () => {
+  const kit = ['dumbbell 10 kg x 2', 'dumbbell 16 kg x 2'];
+  const keeper = withKit(kit, { category: 'women', body_mass: '66 kg', maxes: { deadlift: '95 kg', back_squat: '75 kg' } });
+  const text = '5 rounds for time, cap 20:00\n12 deadlift @ 80/55 kg\n9 hang power clean @ 50/35 kg\n6 push jerk @ 50/35 kg';
+  const kilograms = (athlete = keeper): (number | undefined)[] => versionOf(text, athlete).version.parts[0]!.slots.map(({ load }) => load?.kg);
+  test('a clean keeps the pair that is near the written load, though the press next to it takes the lighter one', () => {
+    expect(kilograms()).toEqual([16, 16, 10]);
+  });
+  test('where weights would have to be changed the slots written with one load keep one', () => {
+    const [, clean, press] = kilograms({ ...keeper, places: withKit(['adjustable dumbbell 4-20 kg step 2 x 2']).places });
+    expect(clean).toBe(press);
+  });
+});
+test('a max load without the loads for it goes to the heaviest that still makes a set', () => {
+  const { load } = slotOf('max load in 12:00\n1 power clean', withKit(['kettlebell 12 kg', 'kettlebell 24 kg'], { maxes: { clean: '80 kg' } }));
+  expect(load!.kg).toBe(24);
 });

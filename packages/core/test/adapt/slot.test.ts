@@ -26,7 +26,22 @@ const ids = (text: string, athlete = withKit([]), rules: Partial<HouseRules> = {
 };
 
 describe('the rank', () => {
-  const fields = ['wish', 'coach', 'leaves', 'beyondRepair', 'tooHard', 'kin', 'school', 'step', 'filler', 'taken', 'effort', 'implement', 'order'] as const;
+  const fields = [
+    'wish',
+    'coach',
+    'leaves',
+    'beyondRepair',
+    'tooHard',
+    'kin',
+    'school',
+    'step',
+    'filler',
+    'taken',
+    'fewer',
+    'effort',
+    'implement',
+    'order',
+  ] as const;
   const even = Object.fromEntries(fields.map((field) => [field, 1])) as unknown as Rank;
   test.each(fields.slice(0, -1).map((field, at) => [field, fields[at + 1]!] as const))(
     '%s decides before %s, and nothing behind buys it back',
@@ -50,6 +65,27 @@ describe('the rank', () => {
     expect(ids('AMRAP 10:00\n10 reverse lunge')[0]).toBe('reverse-lunge');
     expect(ids('AMRAP 10:00\n10 reverse lunge', keeper)[0]).toBe('lunge');
   });
+});
+
+test('what can keep the written count comes before what has to come down', () => {
+  const low = withKit(['dumbbell 22.5 kg x 2'], {
+    stature: '185 cm',
+    maxes: { back_squat: '130 kg' },
+    place: { floor: '3 x 3 m', ceiling: '2.4 m', kit: ['dumbbell 22.5 kg x 2'] },
+  });
+  const { movement, reps } = slotOf('EMOM 12:00\n12 wall ball @ 9/6 kg', low);
+  expect([movement, reps]).toEqual(['goblet-squat', [12]]);
+});
+test('the same movement with another implement is asked for the written load while it can be borne', () => {
+  const rower = withKit(['dumbbell 10 kg x 2', 'dumbbell 16 kg x 2'], { category: 'women', body_mass: '66 kg', maxes: { deadlift: '95 kg' } });
+  const { load, reps, perSide } = slotOf('strength\n5 sets, rest 2:00\n8 barbell row @ 50/35 kg', rower);
+  expect([load!.kg, reps, perSide]).toEqual([16, [16], true]);
+});
+test('why a nearer movement was passed over is said with what is missing', () => {
+  const low = withKit([], { stature: '185 cm', place: { floor: '3 x 3 m', ceiling: '2.4 m', kit: ['dumbbell 22.5 kg x 2'] } });
+  expect(slotOf('for time, cap 14:00\n27-21-15\nthruster @ 35/25 kg', low).reason).toMatch(
+    /^No barbell here, and the ceiling is too low for dumbbell thruster/,
+  );
 });
 
 describe('admitted', () => {
@@ -113,7 +149,7 @@ describe('the load', () => {
   const bar = 'barbell 20 kg, plates 4x20 2x10 2x5 2x2.5 kg';
   const chosen = (text: string, kit: string[], change: Record<string, unknown> = {}, rules: Partial<HouseRules> = {}): number => {
     const { question, context } = asked(text, withKit(kit, change), rules);
-    const found = loadFor(movementOf(question.slot.movement), question, question.slot, context);
+    const found = loadFor({ movement: movementOf(question.slot.movement), nearness: 'written', source: question.slot }, question, context);
     return found?.load ? totalKg(found.load) : NaN;
   };
   const strong = { maxes: { deadlift: '160 kg', back_squat: '130 kg' } };

@@ -53,7 +53,8 @@ const wholeSeconds = ({ startSeconds, endSeconds, score }: PartResult): number =
 /** An own cap, where the rules do not ask for one clock: time and a quarter of what is predicted. It is of the whole part, also where each set is scored. */
 export function capByRule(part: Part, result: PartResult, rules: HouseRules): Part {
   if (part.kind !== 'forTime') return part;
-  if (part.capSeconds === null && part.window === null && part.scoreSaid) return { ...part, capSeconds: roundTime(wholeSeconds(result) * 1.5) };
+  if (part.capSeconds === null && part.window === null && part.scoreSaid && part.score === 'time')
+    return { ...part, capSeconds: roundTime(wholeSeconds(result) * 1.5) };
   if (rules.clock !== 'own' || part.capSeconds === null || part.capPerSet) return part;
   return { ...part, capSeconds: Math.max(roundTime(Math.min(wholeSeconds(result), 2 * part.capSeconds) * 1.25), (part.window?.high ?? 0) + 30) };
 }

@@ -30,14 +30,18 @@ export function shorterClock(part: Part, factor: number, least = 0): Part {
       const length = Math.max(60, roundTime(part.seconds.high * factor));
       return { ...part, seconds: { low: length, high: length }, window: scaleWindow(part.window, length / part.seconds.high) };
     }
-    case 'every':
-      return { ...part, count: wholeRounds(part.count, part.stations.length, factor, least) };
+    case 'every': {
+      const count = wholeRounds(part.count, part.stations.length, factor, least);
+      return count === part.count ? part : { ...part, count };
+    }
     case 'intervals': {
       const segments = wholeRounds(part.segments.length, part.stations.length, factor, least);
-      return part.circuitRounds === null ? { ...part, segments: part.segments.slice(0, segments) } : part;
+      const stays = part.circuitRounds !== null || segments === part.segments.length;
+      return stays ? part : { ...part, segments: part.segments.slice(0, segments) };
     }
     case 'windows': {
       const count = wholeRounds(part.count, 1, factor, least);
+      if (count === part.count) return part;
       return { ...part, count, windows: part.windows.length > 1 ? part.windows.slice(0, count) : part.windows };
     }
     default:

@@ -14,8 +14,9 @@ import { optionsFor } from '../slot/fill';
 import { hardLimits } from '../slot/hard-limits';
 import { ownedFor, totalKg } from '../slot/load';
 import type { Option } from '../slot/option';
-import { questionsOf, type AdaptContext } from '../slot/question';
+import { questionsOf, type AdaptContext, type SlotQuestion } from '../slot/question';
 import { goesSlowly, slowTempo } from '../slot/style';
+import { withLoad } from './share-loads';
 import type { SlotLock } from './space';
 
 /** A max test needs loads up to here, as a share of the max; below it the set is one of many reps. */
@@ -42,8 +43,9 @@ export function hardSets(part: Part, intent: PartIntent, context: AdaptContext):
   const question = questionsOf(part, intent, context)[0];
   if (!question) return null;
   const { slot } = question;
-  const option = optionsFor({ ...question, slot: { ...slot, load: { kind: 'any' } } }, context)[0];
-  if (!option) return null;
+  const nearest = optionsFor({ ...question, slot: { ...slot, load: { kind: 'any' } } }, context)[0];
+  if (!nearest) return null;
+  const option = asHeavyAsCounts(nearest, question, context);
   const { movement, unit, perSide, load } = option;
   const sets = asSets(part, {
     ...slot,
@@ -60,9 +62,19 @@ export function hardSets(part: Part, intent: PartIntent, context: AdaptContext):
   return { part: sets, lock: { slot: 0, movement, ...(load ? { loadKg: load.grams / 1000 } : {}) } };
 }
 
-function hardCount({ repsToFailure, unit }: Option): Slot['count'] {
-  const most = repsToFailure * constants.insideShare * shortOfFailure;
-  const reps = unit === 'reps' ? nearestFigure(Math.max(leastHardReps, Math.min(mostHardReps, most)), 'reps', false) : 30;
+/** Reps of a set that is hard and still whole. */
+const hardReps = ({ repsToFailure }: Option): number => repsToFailure * constants.insideShare * shortOfFailure;
+
+/** A maximum is nearest to the heaviest load that still makes a set. */
+function asHeavyAsCounts(option: Option, question: SlotQuestion, context: AdaptContext): Option {
+  if (!option.load) return option;
+  const heavier = ownedFor(movementOf(option.movement), context).filter((load) => !load.range && totalKg(load) > totalKg(option.load!));
+  const made = heavier.map((load) => withLoad(option, load, question, context)).filter((each) => hardReps(each) >= leastHardReps);
+  return made.at(-1) ?? option;
+}
+
+function hardCount(option: Option): Slot['count'] {
+  const reps = option.unit === 'reps' ? nearestFigure(Math.max(leastHardReps, Math.min(mostHardReps, hardReps(option))), 'reps', false) : 30;
   return { kind: 'fixed', men: reps, women: reps, low: null };
 }
 

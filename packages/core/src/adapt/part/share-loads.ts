@@ -27,32 +27,48 @@ export function withLoad(option: Option, load: FeasibleLoad, question: SlotQuest
   };
 }
 
-/** Slots whose loads go together, as lists of slot numbers. */
-function groupsOf(questions: readonly SlotQuestion[], options: readonly Option[], oneLoad: boolean): number[][] {
-  const groups = new Map<string, number[]>();
+/** Slots whose loads go together: what is in the hands stays there, or the writing had one load for them. */
+interface Group {
+  readonly slots: number[];
+  readonly inHand: boolean;
+}
+function groupsOf(questions: readonly SlotQuestion[], options: readonly Option[], oneLoad: boolean): Group[] {
+  const groups = new Map<string, Group>();
   questions.forEach(({ slot }, index) => {
     const { load } = options[index]!;
     if (!load) return;
     const written = slot.load?.kind === 'mass' ? `${slot.load.men}/${slot.load.women}x${slot.load.count}` : null;
     const kind = `${load.implement} ${load.count}`;
     const key = oneLoad ? kind : slot.link !== null ? `${kind} link ${slot.link}` : written === null ? null : `${kind} ${written}`;
-    if (key !== null) groups.set(key, [...(groups.get(key) ?? []), index]);
+    if (key === null) return;
+    const group = groups.get(key) ?? { slots: [], inHand: oneLoad || slot.link !== null };
+    group.slots.push(index);
+    groups.set(key, group);
   });
-  return [...groups.values()].filter((group) => group.length > 1);
+  return [...groups.values()].filter(({ slots }) => slots.length > 1);
 }
+
+/** below this share of it a load that lies ready beside the other one is not given up for the sake of one load (round figure) */
+const leastShared = 0.75;
+/** A fixed implement that is there as it is: nothing has to be changed between two slots. */
+const liesReady = ({ implement, grams, count }: FeasibleLoad, { place }: AdaptContext): boolean =>
+  place.kit.reduce((sum, item) => sum + (item.kind === implement && 'count' in item && item.grams === grams ? item.count : 0), 0) >= count;
 
 export function withSharedLoads(questions: readonly SlotQuestion[], options: readonly Option[], context: AdaptContext, oneLoad: boolean): readonly Option[] {
   let shared = options;
-  for (const group of groupsOf(questions, options, oneLoad)) {
+  for (const { slots: group, inHand } of groupsOf(questions, options, oneLoad)) {
     const loads = group.map((index) => shared[index]!.load!);
     if (loads.every((load) => load.grams === loads[0]!.grams)) continue;
     const lightest = loads.reduce((best, load) => (load.grams < best.grams ? load : best));
     const canAll = group.every((index) =>
       ownedFor(movementOf(shared[index]!.movement), context).some((load) => load.grams === lightest.grams && load.implement === lightest.implement),
     );
+    const staysApart = (load: FeasibleLoad): boolean => !inHand && lightest.grams < leastShared * load.grams && liesReady(load, context);
     if (canAll)
       shared = shared.map((option, index) =>
-        group.includes(index) && option.load!.grams !== lightest.grams ? withLoad(option, lightest, questions[index]!, context) : option,
+        group.includes(index) && option.load!.grams !== lightest.grams && !staysApart(option.load!)
+          ? withLoad(option, lightest, questions[index]!, context)
+          : option,
       );
   }
   return shared;

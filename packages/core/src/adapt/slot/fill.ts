@@ -70,7 +70,7 @@ interface Draft {
 /** Loads and counts of one movement: one option, or one for each surface it can be set to. */
 function drafts(proposed: Proposed, question: SlotQuestion, context: AdaptContext, forced: boolean): Draft[] {
   const { movement, source } = proposed;
-  const chosen = loadFor(movement, question, source, context) ?? (forced ? { load: null, open: false } : null);
+  const chosen = loadFor(proposed, question, context) ?? (forced ? { load: null, open: false } : null);
   if (!chosen || !readsBack(movement, chosen.load?.implement ?? null)) return [];
   const original = movementOf(question.slot.movement);
   const kept = movement.id === question.slot.movement;
@@ -136,6 +136,7 @@ function rankOf({ proposed, counted, demand }: Draft, question: SlotQuestion, co
     filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.id.startsWith('march') ? 2 : 1) : 0,
     taken: !kept && taken.has(movement.id) ? 1 : 0,
     implement: !loaded || sameImplement(movement, original) ? 0 : 1,
+    fewer: !kept && coachRank === null && counted.rule === null && counted.whole < counted.plain ? 1 : 0,
     effort: kept ? 0 : effortBucket(setShare, meant, loaded),
     order: another ? unlike(bout, question) : order,
   };

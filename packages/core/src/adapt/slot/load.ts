@@ -7,6 +7,7 @@ import { loadsFor, type FeasibleLoad } from '../../kit/loads';
 import type { Movement } from '../../movements/movement';
 import { maxOf, sideRest } from '../../simulate/demand';
 import type { Slot } from '../../workout/workout';
+import type { Proposed } from './propose';
 import type { AdaptContext, SlotQuestion } from './question';
 
 export interface ChosenLoad {
@@ -15,6 +16,9 @@ export interface ChosenLoad {
   readonly open: boolean;
 }
 const bare: ChosenLoad = { load: null, open: false };
+
+/** What is to be loaded: the movement, how near it is to the one that was written, and the line it is taken from. */
+type Loaded = Pick<Proposed, 'movement' | 'nearness' | 'source'>;
 
 /** nearer than this to the written load is the written load (common practice: within a tenth) */
 const asGood = 0.1;
@@ -66,9 +70,10 @@ function kgForReps(movement: Movement, reps: number, context: AdaptContext): num
   return Math.max(0.5, shareAtReps(reps / sideRest(movement)) * (max + body) - body);
 }
 
-/** Kilograms to look for: the written ones while they feel as they were meant to, else those that do. */
-function wantedKg(movement: Movement, question: SlotQuestion, source: Slot, context: AdaptContext): number {
-  const written = source.movement === movement.id ? writtenKg(source, context, movement) : null;
+/** Kilograms to look for: the written ones while they feel as they were meant to, else those that do. The same movement with another implement is asked for them, too. */
+function wantedKg({ movement, nearness, source }: Loaded, question: SlotQuestion, context: AdaptContext): number {
+  const same = source.movement === movement.id || nearness === 'implement';
+  const written = same ? writtenKg(source, context, movement) : null;
   const felt = kgForReps(movement, wantedReps(question, context), context);
   if (written === null || felt === null) return felt ?? written ?? 5;
   if (question.strength) return written;
@@ -94,14 +99,15 @@ export const ownedFor = (movement: Movement, context: AdaptContext): FeasibleLoa
 export const isAsWritten = (load: FeasibleLoad, kg: number): boolean => Math.abs(totalKg(load) / kg - 1) <= asGood + 1e-9;
 
 /** @returns null where the movement needs a load that is not there */
-export function loadFor(movement: Movement, question: SlotQuestion, source: Slot, context: AdaptContext): ChosenLoad | null {
+export function loadFor(proposed: Loaded, question: SlotQuestion, context: AdaptContext): ChosenLoad | null {
+  const { movement, source } = proposed;
   if (!movement.load) return bare;
   const kept = movement.id === question.slot.movement;
   if (movement.load.optional && source.load === null) return kept ? { load: null, open: false } : bare;
   const owned = ownedFor(movement, context);
   if (owned.length === 0) return movement.load.optional ? bare : null;
   if (kept && (source.load?.kind === 'heavy' || (question.strength && source.load === null))) return { load: null, open: true };
-  const wanted = wantedKg(movement, question, source, context);
+  const wanted = wantedKg(proposed, question, context);
   const load = nearest(owned, wanted);
   return movement.load.optional && totalKg(load) > wanted / worthCarrying ? bare : { load, open: false };
 }

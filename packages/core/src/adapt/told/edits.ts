@@ -114,7 +114,7 @@ function loadEdit(planned: PlannedPart, at: number, context: AdaptContext, score
   if (!option.load || kg === null || isAsWritten(option.load, kg)) return [];
   const { units } = context.athlete;
   const text = `${formatMass(option.load.grams / 1000, units)} for ${formatMass(kg / option.load.count, units)}`;
-  const back = loadFor(movementOf(option.movement), question, question.slot, context)?.load;
+  const back = loadFor({ movement: movementOf(option.movement), nearness: option.nearness, source: question.slot }, question, context)?.load;
   const undoable = back && back.grams !== option.load.grams;
   return [
     {

@@ -10,6 +10,7 @@ import type { Slot } from '../../workout/workout';
 import type { Option } from '../slot/option';
 import { hardLimits } from '../slot/hard-limits';
 import { ownedFor, totalKg, writtenKg } from '../slot/load';
+import { propose } from '../slot/propose';
 import type { AdaptContext, SlotQuestion } from '../slot/question';
 
 const avoided: Readonly<Record<AvoidName, string>> = {
@@ -67,6 +68,20 @@ function nearestOwnedKg(slot: Slot, context: AdaptContext): number {
   return owned.length === 0 ? written : owned.reduce((best, kg) => (Math.abs(kg - written) < Math.abs(best - written) ? kg : best));
 }
 
+/** The same movement with an implement that is here would have been nearer: what stands against it. */
+function whyNotInHand(slot: Slot, option: Option, context: AdaptContext): string | null {
+  if (option.nearness === 'implement' || option.nearness === 'written') return null;
+  for (const { movement, nearness } of propose(slot, null)) {
+    if (nearness !== 'implement' || ownedFor(movement, context).length === 0) continue;
+    const against = hardLimits(movement, context, ownedFor(movement, context)[0]);
+    if (against.some(({ code }) => code === 'needs')) continue;
+    const [obstacle] = against;
+    if (obstacle?.code === 'ceiling') return `the ceiling is too low for ${wordsOf(movement.id)}`;
+    if (obstacle?.code === 'avoid') return avoided[obstacle.tag].toLowerCase();
+  }
+  return null;
+}
+
 /** @param wall the written movement was tried and would have been a wall @returns null where nothing hinders it, and another is nearer to what is meant */
 export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string | null {
   const original = movementOf(slot.movement);
@@ -74,7 +89,7 @@ export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, contex
   if (original.anyOf) return 'The coach left the movement open';
   if (option.rank.wish < 0) return `${context.athlete.name} prefers it`;
   const [obstacle] = hardLimits(original, context, null, slot.heightCm?.[context.athlete.category] ?? null);
-  if (obstacle) return clauseFor(obstacle, original, name, context);
+  if (obstacle) return withSecond(clauseFor(obstacle, original, name, context), obstacle.code === 'needs' ? whyNotInHand(slot, option, context) : null);
   if (option.coachRank !== null) return 'The coach’s own alternative';
   const missing = loadMissing(slot, context);
   if (missing) return missing;
@@ -87,4 +102,5 @@ export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, contex
     ? `Simpler than ${name} while ${context.athlete.name} is ${context.athlete.level}`
     : null;
 }
+const withSecond = (clause: string, second: string | null): string => (second === null ? clause : `${clause}, and ${second}`);
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
