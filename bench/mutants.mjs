@@ -13,7 +13,7 @@ const src = 'packages/core/src/';
 /** file, what stands there, what is put there instead */
 const mutants = [
   // the rank: each field loses its say
-  ...['wish', 'coach', 'leaves', 'beyondRepair', 'tooHard', 'kin', 'school', 'step', 'filler', 'taken', 'fewer', 'effort', 'implement'].map((field) => [
+  ...['wish', 'coach', 'leaves', 'beyondRepair', 'tooHard', 'kin', 'school', 'step', 'filler', 'taken', 'recounted', 'effort', 'implement'].map((field) => [
     'adapt/slot/rank.ts',
     `\n  '${field}',`,
     '',

@@ -37,7 +37,7 @@ describe('the rank', () => {
     'step',
     'filler',
     'taken',
-    'fewer',
+    'recounted',
     'effort',
     'implement',
     'order',
@@ -76,10 +76,15 @@ test('what can keep the written count comes before what has to come down', () =>
   const { movement, reps } = slotOf('EMOM 12:00\n12 wall ball @ 9/6 kg', low);
   expect([movement, reps]).toEqual(['goblet-squat', [12]]);
 });
-test('the same movement with another implement is asked for the written load while it can be borne', () => {
+test('a strength set with another implement keeps its reps where a load is there for them', () => {
   const rower = withKit(['dumbbell 10 kg x 2', 'dumbbell 16 kg x 2'], { category: 'women', body_mass: '66 kg', maxes: { deadlift: '95 kg' } });
-  const { load, reps, perSide } = slotOf('strength\n5 sets, rest 2:00\n8 barbell row @ 50/35 kg', rower);
-  expect([load!.kg, reps, perSide]).toEqual([16, [16], true]);
+  const { movement, load, reps, perSide } = slotOf('strength\n5 sets, rest 2:00\n8 barbell row @ 50/35 kg', rower);
+  expect([movement, load!.kg, reps, perSide]).toEqual(['dumbbell-row', 16, [8], true]);
+});
+test('what weighs as much as was written is not taken for light: the count stays', () => {
+  const strong = withKit(['dumbbell 15 kg x 2', 'dumbbell 30 kg x 2'], { maxes: { deadlift: '200 kg', clean: '120 kg' } });
+  const { load, reps } = slotOf('5 rounds for time, cap 15:00\n8 power clean @ 60/40 kg\n10 burpee', strong);
+  expect([load!.kg, reps]).toEqual([30, [8]]);
 });
 test('why a nearer movement was passed over is said with what is missing', () => {
   const low = withKit([], { stature: '185 cm', place: { floor: '3 x 3 m', ceiling: '2.4 m', kit: ['dumbbell 22.5 kg x 2'] } });

@@ -3,6 +3,7 @@
  * (a third more or less effort or time). What is counted in other units takes the time it was meant to take.
  */
 import { movementOf } from '../../movements/catalogue';
+import type { FeasibleLoad } from '../../kit/loads';
 import type { Movement } from '../../movements/movement';
 import type { RuleKey } from '../../rules/house-rules';
 import type { Demand } from '../../simulate/demand';
@@ -10,6 +11,7 @@ import { boutOf } from '../../stimulus/bout';
 import type { Category, Count, CountUnit, Slot } from '../../workout/workout';
 import { figureBelow, nearestFigure } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
+import { isAsWritten, writtenKg } from './load';
 import type { Proposed } from './propose';
 import { isNewer, type AdaptContext, type SlotQuestion } from './question';
 
@@ -73,6 +75,8 @@ const mean = (rungs: readonly number[]): number => rungs.reduce((sum, rung) => s
 interface Ask {
   readonly proposed: Proposed;
   readonly demand: Demand;
+  /** what is in the hands; null where nothing is */
+  readonly load: FeasibleLoad | null;
   readonly question: SlotQuestion;
   readonly context: AdaptContext;
 }
@@ -219,10 +223,16 @@ function byEffort(ask: Ask): Counted {
   return made(ask, mapCount(slot.count, sides.perSide !== slot.perSide || each !== 1 ? ladder : null, category, figure), demand.unit, sides.perSide);
 }
 
+/** The same movement with another implement, and the written load: as light as the coach wrote it. */
+function weighsAsWritten({ proposed: { movement, nearness }, load, question: { slot }, context }: Ask): boolean {
+  const kg = nearness === 'implement' && load ? writtenKg(slot, context, movement) : null;
+  return load !== null && kg !== null && isAsWritten(load, kg);
+}
 /** More for what is light, but not for newer athletes: their swaps inherit the count (C14, common practice). */
-function factorOf(setShare: number, effort: number, time: number, { proposed, question, context }: Ask): number {
+function factorOf(setShare: number, effort: number, time: number, ask: Ask): number {
+  const { proposed, question, context } = ask;
   const load = proposed.movement.load !== null && question.slot.load !== null;
-  if (!isNewer(context.athlete) && effort < 1 / alike && time < alike && (load || time < 1 / alike)) {
+  if (!weighsAsWritten(ask) && !isNewer(context.athlete) && effort < 1 / alike && time < alike && (load || time < 1 / alike)) {
     const most = question.strength ? mostUpInStrength : mostUp;
     return Math.min(most, 1 / Math.max(effort, question.strength ? 0 : time));
   }

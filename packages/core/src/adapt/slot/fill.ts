@@ -4,14 +4,14 @@
  */
 import { movementOf } from '../../movements/catalogue';
 import { findInHand, implementToSay, nameInHand } from '../../movements/in-hand';
-import type { Movement } from '../../movements/movement';
+import type { Implement, Movement } from '../../movements/movement';
 import { findMovement } from '../../movements/names';
 import { constants } from '../../simulate/body';
 import { demandOf, maxOf, type Demand } from '../../simulate/demand';
 import { atTempo } from '../../simulate/program';
 import { boutOf, type Bout } from '../../stimulus/bout';
 import { isAdmitted } from './admit';
-import { countFor, isFiller, unitFor, type Counted } from './count';
+import { countFor, isFiller, meanCount, unitFor, type Counted } from './count';
 import { isSkill, nearlyUnbroken } from './half-skill';
 import { hardLimits } from './hard-limits';
 import { heightsFor, wallCm } from './heights';
@@ -84,7 +84,7 @@ function drafts(proposed: Proposed, question: SlotQuestion, context: AdaptContex
     if (!forced && hardLimits(movement, context, chosen.load, heightCm).length > 0) return [];
     const loadKg = chosen.load ? totalKg(chosen.load) : chosen.open ? 0.5 * (maxOf(movement, context.capacity) ?? 0) : 0;
     const demand = demandOf(movement.id, unit, context.capacity, loadKg, heightCm, question.vestKg);
-    return [{ proposed, chosen, heightCm, demand, counted: countFor({ proposed, demand, question, context }) }];
+    return [{ proposed, chosen, heightCm, demand, counted: countFor({ proposed, demand, load: chosen.load, question, context }) }];
   });
 }
 
@@ -111,7 +111,7 @@ function hardnessOf(original: Movement, loaded: boolean, { athlete }: AdaptConte
 const isTooHard = (setShare: number, meant: number, kind: keyof typeof tooHard): boolean =>
   setShare > tooHard[kind].set && setShare > tooHard[kind].than * meant;
 
-function rankOf({ proposed, counted, demand }: Draft, question: SlotQuestion, context: AdaptContext, taken: ReadonlySet<string>): Rank {
+function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQuestion, context: AdaptContext, taken: ReadonlySet<string>): Rank {
   const { movement, nearness, coachRank, order } = proposed;
   const original = movementOf(question.slot.movement);
   const meant = question.stimulus.bout.setShare;
@@ -135,11 +135,27 @@ function rankOf({ proposed, counted, demand }: Draft, question: SlotQuestion, co
     step: another ? stepOf('position') : stepOf(nearness),
     filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.id.startsWith('march') ? 2 : 1) : 0,
     taken: !kept && taken.has(movement.id) ? 1 : 0,
-    implement: !loaded || sameImplement(movement, original) ? 0 : 1,
-    fewer: !kept && coachRank === null && counted.rule === null && counted.whole < counted.plain ? 1 : 0,
+    implement: !loaded || sameImplement(chosen.load?.implement ?? movement.load!.implements[0]!, original) ? 0 : 1,
+    recounted: !kept && coachRank === null && counted.rule === null && isRecounted(counted, question, context) ? 1 : 0,
     effort: kept ? 0 : effortBucket(setShare, meant, loaded),
     order: another ? unlike(bout, question) : order,
   };
+}
+
+/** sides aside: so many each side, or half of them (round figures, an odd rep to either side) */
+const sidesOnly = { perSide: [1, 0.5], both: [1, 1.5, 2], same: [1] } as const;
+const oddRep = 0.1;
+/** The written reps had to come down for it; in a strength set, where reps are the work, be moved at all. */
+function isRecounted(
+  { count, unit, perSide, whole, plain }: Counted,
+  { slot, ladder, strength }: SlotQuestion,
+  { athlete: { category } }: AdaptContext,
+): boolean {
+  const [now, then] = [meanCount({ ...slot, count }, ladder, category), meanCount(slot, ladder, category)];
+  if (now === null || then === null || unit !== slot.unit || unit !== 'reps') return false;
+  if (!strength) return whole < plain;
+  const kept = sidesOnly[perSide === slot.perSide ? 'same' : perSide ? 'perSide' : 'both'];
+  return !kept.some((share) => Math.abs(now / then - share) < (share === 1 ? 1e-9 : oddRep));
 }
 
 /** How far a bout is from the one meant, in time and effort, in tenths of a logarithm. */
@@ -149,7 +165,7 @@ function unlike({ seconds, setShare }: Bout, { stimulus }: SlotQuestion): number
 }
 
 /** A bar for a bar, bells for bells: what the coach had in mind is taken first where several are as near. */
-const sameImplement = (a: Movement, b: Movement): boolean => (a.load?.implements[0] === 'barbell') === (b.load?.implements[0] === 'barbell');
+const sameImplement = (held: Implement, written: Movement): boolean => (held === 'barbell') === (written.load?.implements[0] === 'barbell');
 
 function leavesPattern(original: Movement, movement: Movement, { intent }: SlotQuestion): boolean {
   const share = (each: Movement): number => intent.mustStay.reduce((sum, pattern) => sum + (each.patterns[pattern] ?? 0), 0);

@@ -76,7 +76,7 @@ function wantedKg({ movement, nearness, source }: Loaded, question: SlotQuestion
   const written = same ? writtenKg(source, context, movement) : null;
   const felt = kgForReps(movement, wantedReps(question, context), context);
   if (written === null || felt === null) return felt ?? written ?? 5;
-  if (question.strength) return written;
+  if (question.strength && source.movement === movement.id) return written;
   const bearable = kgForReps(movement, wantedReps(question, context) * feelsAlike, context)!;
   if (loadChoice(question, context) === 'heaviest') return Math.max(written, felt);
   if (loadChoice(question, context) === 'light' || context.rules.newerAthlete === 'lighter') return Math.min(written, felt);

@@ -22,8 +22,8 @@ export interface Rank {
   readonly filler: number;
   /** 1: another slot of the part does it already */
   readonly taken: number;
-  /** 1: the written count had to come down for it */
-  readonly fewer: number;
+  /** 1: the written count had to be moved for it */
+  readonly recounted: number;
   /** how far the set is from the effort meant: 0 within a third, 1 within a half more or less, 2 beyond */
   readonly effort: number;
   /** 1: bells where a bar was written, or the other way round */
@@ -42,7 +42,7 @@ const fields = [
   'step',
   'filler',
   'taken',
-  'fewer',
+  'recounted',
   'effort',
   'implement',
   'order',
