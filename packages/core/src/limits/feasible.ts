@@ -119,7 +119,8 @@ export function obstacles(
   const long = Math.max(place.floor.lengthM, place.floor.widthM);
   const short = Math.min(place.floor.lengthM, place.floor.widthM);
   if (!goesOutside(movement, place) && (long < lengthM || short < widthM)) found.push({ code: 'floor', needM: [lengthM, widthM] });
-  if (place.noise === 'quiet' && (movement.jumps || movement.drops || movement.patterns.rope !== undefined)) found.push({ code: 'noise' });
+  if (place.noise === 'quiet' && (movement.jumps || movement.drops || (movement.patterns.rope !== undefined && movement.impact > 0)))
+    found.push({ code: 'noise' });
   const range = outsideRange(movement, athlete);
   if (range) found.push({ code: 'limit', limit: range });
   return found;

@@ -129,8 +129,8 @@ const rows: readonly Row[] = [
   },
   // hinges
   {
-    of: 'deadlift dumbbell-deadlift kettlebell-deadlift sandbag-deadlift sumo-deadlift deficit-deadlift snatch-grip-deadlift',
-    implement: 'deadlift sumo-deadlift sandbag-deadlift dumbbell-deadlift kettlebell-deadlift',
+    of: 'deadlift dumbbell-deadlift double-kettlebell-deadlift kettlebell-deadlift sandbag-deadlift sumo-deadlift deficit-deadlift snatch-grip-deadlift',
+    implement: 'deadlift sumo-deadlift sandbag-deadlift dumbbell-deadlift double-kettlebell-deadlift kettlebell-deadlift',
     range: 'romanian-deadlift dumbbell-romanian-deadlift backpack-romanian-deadlift suitcase-deadlift single-leg-romanian-deadlift',
     position: 'barbell-hip-thrust band-deadlift band-hinge kettlebell-swing dumbbell-swing band-good-morning hip-thrust',
     unloaded: 'single-leg-hip-thrust hip-thrust balance-hinge',
@@ -216,9 +216,9 @@ const rows: readonly Row[] = [
     muscles: 'air-squat squat-to-chair half-squat',
   },
   {
-    of: 'clean-and-jerk clean-and-press hang-clean-and-jerk dumbbell-clean-and-press dumbbell-hang-clean-and-jerk single-dumbbell-clean-and-press kettlebell-clean-and-press',
+    of: 'clean-and-jerk clean-and-press hang-clean-and-jerk dumbbell-clean-and-press dumbbell-hang-clean-and-jerk single-dumbbell-clean-and-press double-kettlebell-clean-and-press kettlebell-clean-and-press',
     implement:
-      'clean-and-press clean-and-jerk hang-clean-and-jerk dumbbell-clean-and-press dumbbell-hang-clean-and-jerk single-dumbbell-clean-and-press kettlebell-clean-and-press bag-ground-to-overhead dumbbell-snatch',
+      'clean-and-press clean-and-jerk hang-clean-and-jerk dumbbell-clean-and-press dumbbell-hang-clean-and-jerk double-kettlebell-clean-and-press single-dumbbell-clean-and-press kettlebell-clean-and-press bag-ground-to-overhead dumbbell-snatch',
     position:
       'power-clean dumbbell-power-clean sandbag-clean kettlebell-clean alternating-dumbbell-clean single-dumbbell-hang-clean dumbbell-thruster goblet-thruster',
     unloaded: 'single-leg-hip-thrust hip-thrust air-squat',
@@ -239,7 +239,7 @@ const rows: readonly Row[] = [
   // presses
   {
     of: 'push-press push-jerk jerk split-jerk dumbbell-push-press dumbbell-push-jerk single-arm-dumbbell-push-press',
-    implement: 'push-press dumbbell-push-press push-jerk dumbbell-push-jerk strict-press dumbbell-strict-press sandbag-press',
+    implement: 'push-press dumbbell-push-press push-jerk dumbbell-push-jerk strict-press dumbbell-strict-press double-kettlebell-press sandbag-press',
     range: 'single-arm-dumbbell-push-press kettlebell-press single-arm-dumbbell-press two-hand-dumbbell-press',
     position:
       'seated-dumbbell-press kneeling-dumbbell-press seated-single-arm-press half-kneeling-press seated-two-hand-press kneeling-two-hand-press dumbbell-floor-press floor-press single-dumbbell-floor-press band-press',
@@ -247,8 +247,8 @@ const rows: readonly Row[] = [
     muscles: 'plank-up-down wall-plank',
   },
   {
-    of: 'strict-press dumbbell-strict-press single-arm-dumbbell-press two-hand-dumbbell-press kettlebell-press sandbag-press any-press band-press',
-    implement: 'strict-press dumbbell-strict-press push-press dumbbell-push-press sandbag-press',
+    of: 'strict-press dumbbell-strict-press double-kettlebell-press single-arm-dumbbell-press two-hand-dumbbell-press kettlebell-press sandbag-press any-press band-press',
+    implement: 'strict-press dumbbell-strict-press double-kettlebell-press push-press dumbbell-push-press sandbag-press',
     range: 'kettlebell-press single-arm-dumbbell-press single-arm-dumbbell-push-press two-hand-dumbbell-press',
     position:
       'seated-dumbbell-press kneeling-dumbbell-press seated-single-arm-press half-kneeling-press seated-two-hand-press kneeling-two-hand-press dumbbell-floor-press floor-press single-dumbbell-floor-press band-press',
@@ -422,6 +422,7 @@ const rows: readonly Row[] = [
     position: 'hollow-hold side-plank dead-bug',
     muscles: 'wall-plank',
   },
+  { of: 'l-sit', range: 'hanging-hold hollow-hold', position: 'tuck-up leg-raise', muscles: 'plank' },
   { of: 'shoulder-tap plank-up-down plank-rotation plank-jack', position: 'plank side-plank dead-bug bicycle-crunch', muscles: 'sit-up' },
   { of: 'seated-twist', position: 'bicycle-crunch side-plank-dip plank-rotation dead-bug sit-up', muscles: 'side-plank plank' },
   { of: 'sliding-mountain-climber', implement: 'mountain-climber', position: 'plank-up-down shoulder-tap', breath: quietBreath },
@@ -438,14 +439,14 @@ const rows: readonly Row[] = [
     of: 'burpee lateral-burpee burpee-to-plate burpee-broad-jump burpee-box-jump-over',
     implement: 'burpee lateral-burpee',
     range: 'step-back-burpee raised-burpee squat-thrust',
-    position: 'walk-out-push-up reverse-burpee',
+    position: 'walk-out-push-up reverse-burpee air-squat squat-to-chair',
     muscles: 'sandbag-clean bag-to-shoulder kettlebell-swing dumbbell-swing raised-push-up push-up knee-push-up mountain-climber',
     breath: 'jumping-squat stepping-jack jumping-jack low-step-up march-on-the-spot',
   },
   {
     of: 'squat-thrust step-back-burpee raised-burpee',
     range: 'step-back-burpee raised-burpee',
-    position: 'walk-out-push-up reverse-burpee',
+    position: 'walk-out-push-up reverse-burpee air-squat squat-to-chair',
     muscles: 'raised-push-up mountain-climber kettlebell-swing',
     breath: 'stepping-jack low-step-up march-on-the-spot',
   },

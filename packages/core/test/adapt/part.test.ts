@@ -175,3 +175,9 @@ test('a max load without the loads for it goes to the heaviest that still makes 
   const { load } = slotOf('max load in 12:00\n1 power clean', withKit(['kettlebell 12 kg', 'kettlebell 24 kg'], { maxes: { clean: '80 kg' } }));
   expect(load!.kg).toBe(24);
 });
+
+test('an AMRAP of a newer athlete is cut by its clock alone: the counts stay', () => {
+  const { version } = versionOf('AMRAP 20:00\n5 ring row\n10 push-up\n15 air squat', withKit(['rings'], { level: 'new', best_sets: { push_up: 25 } }));
+  expect(version.parts[0]!.seconds).toBe(600);
+  expect(version.parts[0]!.slots.map(({ reps }) => reps[0])).toEqual([5, 10, 15]);
+});

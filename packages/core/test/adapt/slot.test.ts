@@ -86,6 +86,36 @@ test('what weighs as much as was written is not taken for light: the count stays
   const { load, reps } = slotOf('5 rounds for time, cap 15:00\n8 power clean @ 60/40 kg\n10 burpee', strong);
   expect([load!.kg, reps]).toEqual([30, [8]]);
 });
+describe('far too light', () => {
+  const keeper = (level: string): ReturnType<typeof withKit> => withKit(['dumbbell 3 kg x 2'], { level, maxes: { back_squat: '110 kg' } });
+  test('a newer athlete keeps the pattern with what there is; for a trained one no lever repairs it', () => {
+    const ground = 'every 2:00 x 6\n2 squat snatch @ 75%';
+    expect(slotOf(ground, keeper('new')).movement).toMatch(/^dumbbell-(hang-)?snatch$/);
+    expect(slotOf(ground, keeper('trained')).movement).not.toMatch(/snatch/);
+  });
+  test('of two that are far too light the heavier comes first', () => {
+    expect(slotOf('21-15-9\ndeadlift @ 100/70 kg', keeper('new'))).toMatchObject({ movement: 'dumbbell-deadlift', load: { kg: 3, count: 2 } });
+  });
+});
+test('two kettlebells are two: the pair of them deadlifts', () => {
+  const { movement, load } = slotOf('21-15-9\ndeadlift @ 100/70 kg\nscore: time', withKit(['kettlebell 16 kg x 2', 'kettlebell 12 kg']));
+  expect([movement, load!.count]).toEqual(['double-kettlebell-deadlift', 2]);
+});
+test('filler for slow reps goes by the clock: twenty steps are no twenty burpees', () => {
+  const sore = withKit([], { level: 'new', avoid: ['jumping', 'wrists', 'deep_knee'], place: { floor: '1 x 1 m', ceiling: '2.4 m', noise: 'quiet', kit: [] } });
+  const { context, question } = asked('AMRAP 10:00\n20 burpee', sore);
+  const march = optionsFor(question, context, 'march-on-the-spot')[0]!;
+  expect(march.unit).toBe('s');
+});
+test('a jack that is stepped is quiet, a rope is not', () => {
+  const quiet = withKit(['rope'], { place: { floor: '3 x 3 m', ceiling: '2.6 m', noise: 'quiet', kit: ['rope'] } });
+  const { context } = asked('AMRAP 10:00\n50 single-under', quiet);
+  expect(hardLimits(movementOf('stepping-jack'), context)).toEqual([]);
+  expect(hardLimits(movementOf('single-under'), context).map(({ code }) => code)).toContain('noise');
+});
+test('a movement named for an implement that is not here says so', () => {
+  expect(slotOf('EMOM 8:00\n8 dumbbell snatch @ 22.5/15 kg', withKit(['kettlebell 24 kg'])).reason).toMatch(/^No dumbbell here/);
+});
 test('why a nearer movement was passed over is said with what is missing', () => {
   const low = withKit([], { stature: '185 cm', place: { floor: '3 x 3 m', ceiling: '2.4 m', kit: ['dumbbell 22.5 kg x 2'] } });
   expect(slotOf('for time, cap 14:00\n27-21-15\nthruster @ 35/25 kg', low).reason).toMatch(

@@ -41,6 +41,8 @@ export function bandOf(part: Part, intent: PartIntent, easyEndOpen: boolean): Ba
   const slip = windowed && !isWithin(easyEndOpen ? (up ? { low: stated.low, high: null } : { low: null, high: stated.high }) : stated, reference);
   const edges = slip ? { low: least(stated.low, quarter.low), high: most(stated.high, quarter.high) } : stated;
   if (!easyEndOpen) return { ...edges, up, windowed, slip };
+  // an AMRAP of theirs is cut by its clock; fewer rounds in it are what is meant, not a second cut
+  if (up && !windowed) return null;
   return { low: up ? edges.low : null, high: up ? null : edges.high, up, windowed, slip };
 }
 const isWithin = ({ low, high }: Pick<Band, 'low' | 'high'>, score: number): boolean => (low === null || score >= low) && (high === null || score <= high);

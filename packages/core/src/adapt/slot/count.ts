@@ -47,10 +47,13 @@ export const mostHoldSeconds = 60;
 /** Jogging, marching and high knees: dull, by the clock. */
 export const isFiller = ({ family, limit }: Movement): boolean => family === 'run' && limit.by === 'ease';
 
+/** a rep that takes so many steps is no step (round figure) */
+const slowerThanSteps = 2;
 /** The unit a swap is counted in: its own, but calories stay calories, and breath on the spot goes by the clock. */
 export function unitFor(original: Movement, movement: Movement, unit: CountUnit): CountUnit {
   if (unit === 's' && movement.unit !== 'm') return 's';
-  if (original.limit.by === 'engine' && isFiller(movement)) return 's';
+  const slower = original.cycleSeconds > slowerThanSteps * movement.cycleSeconds;
+  if (isFiller(movement) && !isFiller(original) && (original.limit.by === 'engine' || slower)) return 's';
   if (unit === 'cal' && movement.limit.by === 'engine' && movement.limit.engine !== 'run') return 'cal';
   return movement.unit;
 }

@@ -56,7 +56,7 @@ function readsBack(movement: Movement, implement: Parameters<typeof implementToS
   if (!say) return true;
   const name = nameInHand(movement.id, say);
   const found = findMovement(name) === null ? findInHand(name) : null;
-  return found?.id === movement.id && found.implement === say;
+  return findMovement(name) === movement.id || (found?.id === movement.id && found.implement === say);
 }
 
 interface Draft {
@@ -88,11 +88,14 @@ function drafts(proposed: Proposed, question: SlotQuestion, context: AdaptContex
   });
 }
 
-/** 0 within a third of the effort meant; heavier counts at once, lighter only where a load is to be felt. */
+/** shares of the effort meant: from here on a set is another one, and far another */
+const alike = 1.5;
+const farFrom = 2.25;
+/** 0 within a third of the effort meant; heavier counts at once, lighter only where a load is to be felt, and more with each halving: of two too light the heavier is nearer. */
 function effortBucket(now: number, meant: number, loaded: boolean): number {
-  const more = Math.log(Math.max(0.02, now) / Math.max(0.02, meant));
-  if (more > Math.log(1.5)) return more > Math.log(2.25) ? 2 : 1;
-  return loaded && more < -Math.log(2.25) ? 1 : 0;
+  const share = now / Math.max(0.02, meant);
+  if (share > alike) return share > farFrom ? 2 : 1;
+  return loaded && share < 1 / farFrom ? 1 + Math.floor(Math.log2(1 / farFrom / Math.max(0.001, share))) : 0;
 }
 /** A set that would be broken more than once where it was not meant to be: an easier stand-in keeps the count. */
 const tooHard = {
@@ -128,7 +131,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
     wish: isWished(movement, original, context.athlete) ? -1 : 0,
     coach: kept ? -1 : (coachRank ?? question.slot.alternatives.length),
     leaves: leavesPattern(original, movement, question) ? 1 : 0,
-    beyondRepair: setShare > hopelesslyHeavy * Math.max(1, meant) || (loaded && !kept && effort < hopelesslyLight) ? 1 : 0,
+    beyondRepair: setShare > hopelesslyHeavy * Math.max(1, meant) || (loaded && !kept && !isNewer(context.athlete) && effort < hopelesslyLight) ? 1 : 0,
     kin: another ? kinOf('range') : kinOf(nearness),
     tooHard: kept ? 0 : leavesTheMuscles ? 2 : movement.adjusts === null && isTooHard(setShare, meant, hardnessOf(original, loaded, context)) ? 1 : 0,
     school: schoolOf(movement.id, original, counted.rule, context.rules),

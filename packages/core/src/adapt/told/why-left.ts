@@ -1,7 +1,9 @@
 /** Why the movement as written was left, as a clause a coach would say. */
 import { sentenceForObstacle, type Obstacle } from '../../limits/feasible';
 import type { AvoidName } from '../../athlete/athlete';
+import type { FeasibleLoad } from '../../kit/loads';
 import { movementOf } from '../../movements/catalogue';
+import { implementToSay, nameInHand } from '../../movements/in-hand';
 import type { Movement } from '../../movements/movement';
 import { plainName, wordsOf } from '../../notation/format-workout';
 import { constants } from '../../simulate/body';
@@ -68,22 +70,30 @@ function nearestOwnedKg(slot: Slot, context: AdaptContext): number {
   return owned.length === 0 ? written : owned.reduce((best, kg) => (Math.abs(kg - written) < Math.abs(best - written) ? kg : best));
 }
 
-/** The same movement with an implement that is here would have been nearer: what stands against it. */
+/** The same movement with any implement that is here would have been nearer: what stands against all of them. */
 function whyNotInHand(slot: Slot, option: Option, context: AdaptContext): string | null {
   if (option.nearness === 'implement' || option.nearness === 'written') return null;
-  for (const { movement, nearness } of propose(slot, null)) {
-    if (nearness !== 'implement' || ownedFor(movement, context).length === 0) continue;
-    const against = hardLimits(movement, context, ownedFor(movement, context)[0]);
-    if (against.some(({ code }) => code === 'needs')) continue;
-    const [obstacle] = against;
-    if (obstacle?.code === 'ceiling') return `the ceiling is too low for ${wordsOf(movement.id)}`;
-    if (obstacle?.code === 'avoid') return avoided[obstacle.tag].toLowerCase();
-  }
-  return null;
+  const against = propose(slot, null).flatMap(({ movement, nearness }) => {
+    const [load] = nearness === 'implement' ? ownedFor(movement, context) : [];
+    const limits = load ? hardLimits(movement, context, load) : [];
+    return load && limits.every(({ code }) => code !== 'needs') ? [{ obstacle: limits[0], name: inHand(movement.id, load) }] : [];
+  });
+  const [first] = against;
+  if (!first || against.some(({ obstacle }) => obstacle?.code !== 'ceiling' && obstacle?.code !== 'avoid')) return null;
+  if (first.obstacle?.code === 'avoid') return avoided[first.obstacle.tag].toLowerCase();
+  return `the ceiling is too low for ${first.name}`;
+}
+const inHand = (id: string, { implement }: FeasibleLoad): string => (implementToSay(id, implement) ? nameInHand(id, implement) : wordsOf(id));
+
+/** The implement the movement is named for is not here, though it could be done with another. */
+function namedImplementMissing({ slot }: SlotQuestion, { loads }: AdaptContext): string | null {
+  const implement = movementOf(slot.movement).load?.implements.find((kind) => slot.movement.includes(kind));
+  return implement && !loads.some((load) => load.implement === implement) ? `No ${implement} here` : null;
 }
 
 /** @param wall the written movement was tried and would have been a wall @returns null where nothing hinders it, and another is nearer to what is meant */
-export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string | null {
+export function whyLeft(question: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string | null {
+  const { slot, stimulus } = question;
   const original = movementOf(slot.movement);
   const name = plainName(slot);
   if (original.anyOf) return 'The coach left the movement open';
@@ -91,7 +101,7 @@ export function whyLeft({ slot, stimulus }: SlotQuestion, option: Option, contex
   const [obstacle] = hardLimits(original, context, null, slot.heightCm?.[context.athlete.category] ?? null);
   if (obstacle) return withSecond(clauseFor(obstacle, original, name, context), obstacle.code === 'needs' ? whyNotInHand(slot, option, context) : null);
   if (option.coachRank !== null) return 'The coach’s own alternative';
-  const missing = loadMissing(slot, context);
+  const missing = loadMissing(slot, context) ?? namedImplementMissing(question, context);
   if (missing) return missing;
   if (wall) return `${capital(name)} would end in singles`;
   const kg = nearestOwnedKg(slot, context);

@@ -303,6 +303,7 @@ export const engines = [
     patterns: { groundToOverhead: 0.6, horizontalPush: 0.4 },
     avoid: ['overhead', 'jumping', 'spinal_loading', 'deep_knee', 'wrists'],
     overheadStanding: true,
+    fast: true,
     rise: [0.55, 1],
     cycle: 5.5,
     limit: ofLift('snatch', 0.85),

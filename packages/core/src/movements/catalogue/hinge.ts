@@ -35,6 +35,7 @@ const bodyHinge: Spec = { ...hinging, standards: ['Hips fully open at the top', 
 export const hinges = [
   movement('deadlift', hinging, { aliases: ['barbell deadlift'], load: held('hands', 1, 'barbell'), easier: ['dumbbell-deadlift', 'kettlebell-deadlift', 'sandbag-deadlift', 'romanian-deadlift'], harder: ['deficit-deadlift'] }),
   movement('dumbbell-deadlift', hinging, { aliases: ['two-dumbbell deadlift'], load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('deadlift', 0.72), easier: ['kettlebell-deadlift'], harder: ['deadlift'] }),
+  movement('double-kettlebell-deadlift', hinging, { aliases: ['two-kettlebell deadlift'], load: held('hands', 2, 'kettlebell'), limit: ofLift('deadlift', 0.72), easier: ['kettlebell-deadlift'], harder: ['deadlift'] }),
   movement('kettlebell-deadlift', hinging, {
     aliases: ['kb deadlift', 'single kettlebell deadlift'],
     load: held('hands', 1, 'kettlebell', 'dumbbell', 'can'),

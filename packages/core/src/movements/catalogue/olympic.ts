@@ -294,12 +294,30 @@ export const olympicLifts = [
     {
       load: held('rack', 2, 'dumbbell', 'kettlebell'),
       avoid: ['spinal_loading', 'overhead'],
-      limit: ofLift('strictPress', 1.02),
+      limit: ofLift('strictPress', 1.15),
       family: 'clean and snatch',
+      fast: true,
       aliases: ['dumbbell hang clean and press'],
       skill: 1,
       easier: ['single-dumbbell-clean-and-press'],
       harder: ['hang-clean-and-jerk'],
+    },
+  ),
+  composite(
+    'double-kettlebell-clean-and-press',
+    [
+      { of: dumbbellHangPowerClean, times: 1 },
+      { of: dumbbellPress, times: 1 },
+    ],
+    {
+      load: held('rack', 2, 'kettlebell'),
+      avoid: ['spinal_loading', 'overhead'],
+      limit: ofLift('strictPress', 0.95),
+      family: 'clean and snatch',
+      aliases: ['two-kettlebell clean and press', 'double kettlebell clean and jerk'],
+      skill: 1,
+      easier: ['kettlebell-clean-and-press'],
+      harder: ['clean-and-press'],
     },
   ),
   composite(
@@ -326,7 +344,7 @@ export const olympicLifts = [
       { of: dumbbellPowerClean, times: 1 },
       { of: movement('dumbbell-thruster-part', overhead, { rise: [rises.squat, rises.squat + rises.press], cycle: 2.5, avoid: ['overhead', 'deep_knee'] }), times: 1 },
     ],
-    { load: held('rack', 2, 'dumbbell', 'kettlebell'), limit: ofLift('strictPress', 1.05), family: 'clean and snatch', aliases: ['dumbbell cluster'], avoid: ['spinal_loading', 'overhead', 'deep_knee'], skill: 1, easier: ['dumbbell-thruster'], harder: ['squat-clean-thruster'] },
+    { load: held('rack', 2, 'dumbbell', 'kettlebell'), limit: ofLift('strictPress', 1.05), family: 'clean and snatch', fast: true, aliases: ['dumbbell cluster'], avoid: ['spinal_loading', 'overhead', 'deep_knee'], skill: 1, easier: ['dumbbell-thruster'], harder: ['squat-clean-thruster'] },
   ),
   composite(
     'dumbbell-clean-and-press',
@@ -369,6 +387,6 @@ export const olympicLifts = [
       { of: powerClean, times: 1 },
       { of: movement('thruster-part', overhead, { rise: [rises.squat, rises.squat + rises.press], cycle: 2.6, avoid: ['overhead', 'deep_knee', 'wrists'] }), times: 1 },
     ],
-    { load: bar, limit: ofLift('strictPress', 1.2), family: 'clean and snatch', aliases: ['cluster'], easier: ['thruster', 'dumbbell-clean-and-press'], harder: [] },
+    { load: bar, limit: ofLift('strictPress', 1.2), family: 'clean and snatch', fast: true, aliases: ['cluster'], easier: ['thruster', 'dumbbell-clean-and-press'], harder: [] },
   ),
 ];

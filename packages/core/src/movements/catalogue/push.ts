@@ -253,6 +253,7 @@ export const pushes = [
     harder: ['dumbbell-push-press'],
   }),
   movement('kettlebell-press', pressing, { aliases: ['single-arm kettlebell press', 'kettlebell strict press'], side: 'perSide', load: held('rack', 1, 'kettlebell'), limit: ofLift('strictPress', 0.48), muscles: { shoulders: 1, arms: 0.6, trunk: 0.6 }, easier: ['two-hand-dumbbell-press'], harder: ['dumbbell-strict-press'] }),
+  movement('double-kettlebell-press', pressing, { aliases: ['two-kettlebell press', 'double kettlebell strict press'], load: held('rack', 2, 'kettlebell'), limit: ofLift('strictPress', 0.84), easier: ['kettlebell-press'], harder: ['strict-press'] }),
   movement('band-press', pressing, { aliases: ['band overhead press'], load: held('rack', 1, 'band'), limit: ofLift('strictPress', 0.9), easier: ['piked-push-up'], harder: ['two-hand-dumbbell-press'] }),
   movement('dumbbell-bench-press', lying, { standards: ['Dumbbells level with the chest', 'Arms straight at the top'], load: held('hands', 2, 'dumbbell', 'kettlebell'), needs: 'bench', limit: ofLift('benchPress', 0.8), rise: [0, 0.24], easier: ['dumbbell-floor-press', 'push-up'], harder: ['bench-press'] }),
   movement('dumbbell-push-jerk', driving, { aliases: ['dumbbell jerk'], load: held('rack', 2, 'dumbbell', 'kettlebell'), limit: ofLift('strictPress', 1.2), skill: 2, easier: ['dumbbell-push-press'], harder: ['push-jerk'] }),
