@@ -20,9 +20,9 @@ const mutants = [
   ]),
   // and each penalty its figure
   ['adapt/slot/fill.ts', 'const hopelesslyHeavy = 3;', 'const hopelesslyHeavy = 300;'],
-  ['adapt/slot/fill.ts', 'const hopelesslyLight = 0.2;', 'const hopelesslyLight = 0;'],
   ['adapt/slot/fill.ts', 'const modelsLeast = 0.2;', 'const modelsLeast = 0;'],
-  ['adapt/slot/fill.ts', 'usual: { set: 1.5, than: 1.8 }', 'usual: { set: 15, than: 18 }'],
+  ['adapt/slot/fill.ts', 'loaded: { set: 2.2, than: 2 }', 'loaded: { set: 22, than: 20 }'],
+  ['adapt/part/share-loads.ts', 'const leastShared = 0.75;', 'const leastShared = 0;'],
   ['adapt/slot/fill.ts', 'newer: { set: 0.9, than: 1.5 }', 'newer: { set: 9, than: 15 }'],
   ['adapt/slot/fill.ts', 'edges.find(({ bout }) => bout.setShare <= 0.95) ?? highest', 'highest'],
   ['adapt/slot/load.ts', 'const feelsAlike = 0.62;', 'const feelsAlike = 0.01;'],
@@ -45,7 +45,7 @@ const mutants = [
   ['adapt/slot/admit.ts', 'const steppingAge = 60;', 'const steppingAge = 600;'],
   ['adapt/slot/admit.ts', 'if (knees && movement.impact === 2) return true;', ''],
   ['adapt/slot/hard-limits.ts', '(movement.mustBeTold && !told) || ', ''],
-  ['adapt/slot/hard-limits.ts', "athlete.skills[movement.id] === 'no' || ", ''],
+  ['adapt/slot/hard-limits.ts', "own(athlete.skills, movement.id) === 'no' || ", ''],
   [
     'limits/feasible.ts',
     'for (const tag of athlete.avoid) if (violates(movement, tag, heightCm))',

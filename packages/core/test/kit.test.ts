@@ -12,6 +12,7 @@ import {
   seededRandom,
   stackChange,
 } from '../src/index';
+import { platesInHand } from '../src/kit/loads';
 
 describe('readKit', () => {
   const kinds = (text: string) => readKit([text]).items.map((item) => item.kind);
@@ -56,6 +57,10 @@ describe('feasibleLoads', () => {
   });
   test('plates count pieces: 2x20 is one pair', () =>
     expect(feasibleLoads(readKit(['barbell 20 kg, plates 2x20 kg']).items).map((load) => load.grams)).toEqual([20000, 60000]));
+  test('a plate of the bar can be held; one that is a kit line of its own is not listed twice', () => {
+    const { items } = readKit(['barbell 20 kg, plates 2x10 2x5 kg', 'plate 5 kg']);
+    expect(platesInHand(items).map(({ grams }) => grams)).toEqual([10_000]);
+  });
   test('two single dumbbells of one mass make a pair', () => {
     const loads = feasibleLoads(readKit(['dumbbell 15 kg', 'dumbbell 15 kg']).items);
     expect(loads.filter((load) => load.count === 2)).toHaveLength(1);

@@ -4,7 +4,7 @@
  */
 import type { Athlete } from '../athlete/athlete';
 import type { Place } from '../kit/kit';
-import { feasibleLoads } from '../kit/loads';
+import { feasibleLoads, platesInHand } from '../kit/loads';
 import type { HouseRules } from '../rules/house-rules';
 import { capacityOf } from '../scoring/learn-fitness';
 import { compile } from '../simulate/program';
@@ -32,7 +32,7 @@ export interface Planned {
 }
 
 export function contextFor(athlete: Athlete, place: Place, rules: HouseRules): AdaptContext {
-  return { athlete, capacity: capacityOf(athlete), place, rules, loads: feasibleLoads(place.kit) };
+  return { athlete, capacity: capacityOf(athlete), place, rules, loads: [...feasibleLoads(place.kit), ...platesInHand(place.kit)] };
 }
 
 interface Asked {

@@ -148,6 +148,13 @@ function tidy(loads: readonly FeasibleLoad[]): FeasibleLoad[] {
   return kept;
 }
 
+/** Plates that belong to a bar, as something to hold where nothing else is: what the bar makes is not touched by it. */
+export const platesInHand = (kit: readonly KitItem[]): FeasibleLoad[] => {
+  const masses = new Set(kit.flatMap((item) => (item.kind === 'barbell' ? item.plates.map(({ grams }) => grams) : [])));
+  for (const item of kit) if (item.kind === 'plate') masses.delete(item.grams);
+  return [...masses].sort((a, b) => a - b).map((grams) => ({ implement: 'plate', count: 1, grams }));
+};
+
 /** Every load each implement of the kit can make, by implement, then count, then mass; no load twice. */
 export function feasibleLoads(kit: readonly KitItem[]): FeasibleLoad[] {
   const buckets: FeasibleLoad[][] = Array.from({ length: order.length * 2 }, () => []);

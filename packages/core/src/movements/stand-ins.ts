@@ -199,7 +199,7 @@ const rows: readonly Row[] = [
   {
     of: 'snatch power-snatch hang-power-snatch hang-snatch muscle-snatch double-dumbbell-snatch',
     implement:
-      'power-snatch hang-power-snatch muscle-snatch double-dumbbell-snatch dumbbell-snatch kettlebell-snatch dumbbell-hang-snatch bag-ground-to-overhead',
+      'power-snatch hang-power-snatch muscle-snatch dumbbell-snatch dumbbell-hang-snatch kettlebell-snatch bag-ground-to-overhead double-dumbbell-snatch',
     range:
       'clean-and-press dumbbell-clean-and-press single-dumbbell-clean-and-press kettlebell-clean-and-press overhead-kettlebell-swing overhead-dumbbell-swing',
     position:
@@ -490,6 +490,7 @@ const rows: readonly Row[] = [
   {
     of: 'farmer-carry suitcase-carry front-rack-carry hug-carry overhead-carry',
     implement: 'farmer-carry suitcase-carry hug-carry front-rack-carry',
+    range: 'farmer-hold',
     position: 'dumbbell-deadlift kettlebell-deadlift suitcase-deadlift',
     muscles: 'loaded-wall-sit dead-bug bar-hang plank side-plank',
   },

@@ -181,3 +181,13 @@ test('an AMRAP of a newer athlete is cut by its clock alone: the counts stay', (
   expect(version.parts[0]!.seconds).toBe(600);
   expect(version.parts[0]!.slots.map(({ reps }) => reps[0])).toEqual([5, 10, 15]);
 });
+
+test('a count that moves, moves by a fifth at least', () => {
+  const newer = withKit(['barbell 20 kg, plates 2x20 2x10 kg'], { category: 'women', level: 'newer', body_mass: '60 kg', best_sets: { push_up: 6 } });
+  const { reps } = slotOf('5 rounds for time, cap 20:00\n12 strict press @ 40/25 kg', newer);
+  expect(reps[0]).toBeLessThanOrEqual(12 * 0.8);
+});
+test('somebody new who would take more than a quarter longer gets the scheme two steps smaller', () => {
+  const beginner = withKit(['table 75 cm', 'chair 45 cm'], { level: 'new', body_mass: '95 kg' });
+  expect(versionOf('5 rounds for time, cap 20:00\n20 push-up', beginner).version.parts[0]!.rounds).toBe(3);
+});

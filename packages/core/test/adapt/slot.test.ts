@@ -88,13 +88,31 @@ test('what weighs as much as was written is not taken for light: the count stays
 });
 describe('far too light', () => {
   const keeper = (level: string): ReturnType<typeof withKit> => withKit(['dumbbell 3 kg x 2'], { level, maxes: { back_squat: '110 kg' } });
-  test('a newer athlete keeps the pattern with what there is; for a trained one no lever repairs it', () => {
+  test.each(['new', 'trained'])('a %s athlete keeps the pattern with what there is', (level) => {
     const ground = 'every 2:00 x 6\n2 squat snatch @ 75%';
-    expect(slotOf(ground, keeper('new')).movement).toMatch(/^dumbbell-(hang-)?snatch$/);
-    expect(slotOf(ground, keeper('trained')).movement).not.toMatch(/snatch/);
+    expect(slotOf(ground, keeper(level)).movement).toMatch(/snatch$/);
   });
   test('of two that are far too light the heavier comes first', () => {
     expect(slotOf('21-15-9\ndeadlift @ 100/70 kg', keeper('new'))).toMatchObject({ movement: 'dumbbell-deadlift', load: { kg: 3, count: 2 } });
+  });
+});
+describe('far too heavy', () => {
+  const five = (slot: string): string => `5 rounds for time, cap 20:00\n${slot}`;
+  test('what leaves two reps of ten is passed over for what hangs on no load', () => {
+    const heavy = withKit(['dumbbell 24 kg x 2'], { level: 'new', body_mass: '95 kg' });
+    expect(slotOf(five('10 pull-up'), heavy).load).toBeNull();
+  });
+  test('a stand-in of which a fifth cannot be done in one go is none', () => {
+    const climber = withKit(['pull-up bar'], { best_sets: { strict_pull_up: 6, push_up: 30 } });
+    expect(slotOf(five('5 rope climb'), climber).movement).toBe('strict-pull-up');
+  });
+  test('a newer athlete keeps the count with an easier movement', () => {
+    const newer = withKit([], { category: 'women', level: 'newer', body_mass: '60 kg', best_sets: { push_up: 6 } });
+    expect(slotOf(five('10 handstand push-up'), newer)).toMatchObject({ movement: 'push-up', reps: [10] });
+  });
+  test('with a bell that leaves three presses of twelve nobody presses it', () => {
+    const bell = withKit(['kettlebell 32 kg'], { best_sets: { push_up: 30 } });
+    expect(slotOf(five('12 strict press @ 40/25 kg'), bell).movement).toBe('piked-push-up');
   });
 });
 test('two kettlebells are two: the pair of them deadlifts', () => {

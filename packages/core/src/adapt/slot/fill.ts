@@ -4,7 +4,7 @@
  */
 import { movementOf } from '../../movements/catalogue';
 import { findInHand, implementToSay, nameInHand } from '../../movements/in-hand';
-import type { Implement, Movement } from '../../movements/movement';
+import type { Movement } from '../../movements/movement';
 import { findMovement } from '../../movements/names';
 import { constants } from '../../simulate/body';
 import { demandOf, maxOf, type Demand } from '../../simulate/demand';
@@ -29,9 +29,8 @@ const coachsLeast = 0.25;
 /** the same for what was written, and for a movement of the model's (round figures) */
 const writtenLeast = 0.3;
 const modelsLeast = 0.2;
-/** beyond this effort, or below that one, against what is meant, no lever of the kit repairs it (round figures) */
+/** beyond this effort against what is meant no lever of the kit repairs it (round figure); what is light keeps its pattern */
 const hopelesslyHeavy = 3;
-const hopelesslyLight = 0.2;
 
 /** Share of the written set that makes a skill one that can be asked, by the school on skills half owned. */
 function skillShare({ mustBeTold }: Movement, { halfSkill }: AdaptContext['rules']): number {
@@ -99,20 +98,16 @@ function effortBucket(now: number, meant: number, loaded: boolean): number {
 }
 /** A set that would be broken more than once where it was not meant to be: an easier stand-in keeps the count. */
 const tooHard = {
-  usual: { set: 1.5, than: 1.8 },
   /** newer athletes keep their counts with an easier movement */
   newer: { set: 0.9, than: 1.5 },
   /** what has a load has its levers (C15): the count may come down before the movement is left */
   loaded: { set: 2.2, than: 2 },
-  /** what stands for a run goes on for minutes, and may be broken */
-  breath: { set: 3, than: 0 },
 } as const;
-function hardnessOf(original: Movement, loaded: boolean, { athlete }: AdaptContext): keyof typeof tooHard {
-  if (original.limit.by === 'engine') return 'breath';
-  return loaded ? 'loaded' : isNewer(athlete) ? 'newer' : 'usual';
+/** What stands for a run goes on for minutes, and may be broken; trained people break a set of their own accord. */
+function isTooHard(setShare: number, meant: number, original: Movement, loaded: boolean, { athlete }: AdaptContext): boolean {
+  const most = original.limit.by === 'engine' ? null : loaded ? tooHard.loaded : isNewer(athlete) ? tooHard.newer : null;
+  return most !== null && setShare > most.set && setShare > most.than * meant;
 }
-const isTooHard = (setShare: number, meant: number, kind: keyof typeof tooHard): boolean =>
-  setShare > tooHard[kind].set && setShare > tooHard[kind].than * meant;
 
 function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQuestion, context: AdaptContext, taken: ReadonlySet<string>): Rank {
   const { movement, nearness, coachRank, order } = proposed;
@@ -123,7 +118,6 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
   // another workout with the same stimulus: the likest bout, whatever the movement
   const another = context.rules.homeVersion === 'another' && nearness !== 'written' && nearness !== 'likeness';
   const loaded = movement.load !== null && original.load !== null;
-  const effort = setShare / Math.max(0.02, meant);
   const kept = nearness === 'written';
   // fewer of what is near are nearer than as many of something else
   const leavesTheMuscles = nearness === 'muscles' || nearness === 'likeness';
@@ -131,14 +125,14 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
     wish: isWished(movement, original, context.athlete) ? -1 : 0,
     coach: kept ? -1 : (coachRank ?? question.slot.alternatives.length),
     leaves: leavesPattern(original, movement, question) ? 1 : 0,
-    beyondRepair: setShare > hopelesslyHeavy * Math.max(1, meant) || (loaded && !kept && !isNewer(context.athlete) && effort < hopelesslyLight) ? 1 : 0,
+    beyondRepair: setShare > hopelesslyHeavy * Math.max(1, meant) ? 1 : 0,
     kin: another ? kinOf('range') : kinOf(nearness),
-    tooHard: kept ? 0 : leavesTheMuscles ? 2 : movement.adjusts === null && isTooHard(setShare, meant, hardnessOf(original, loaded, context)) ? 1 : 0,
+    tooHard: kept ? 0 : leavesTheMuscles ? 2 : movement.adjusts === null && isTooHard(setShare, meant, original, loaded, context) ? 1 : 0,
     school: schoolOf(movement.id, original, counted.rule, context.rules),
     step: another ? stepOf('position') : stepOf(nearness),
     filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.id.startsWith('march') ? 2 : 1) : 0,
     taken: !kept && taken.has(movement.id) ? 1 : 0,
-    implement: !loaded || sameImplement(chosen.load?.implement ?? movement.load!.implements[0]!, original) ? 0 : 1,
+    implement: loaded && !isHeldAlike(movement, chosen, original) ? 1 : 0,
     recounted: !kept && coachRank === null && counted.rule === null && isRecounted(counted, question, context) ? 1 : 0,
     effort: kept ? 0 : effortBucket(setShare, meant, loaded),
     order: another ? unlike(bout, question) : order,
@@ -167,8 +161,11 @@ function unlike({ seconds, setShare }: Bout, { stimulus }: SlotQuestion): number
   return Math.round(10 * (away(seconds, stimulus.bout.seconds) + away(setShare, stimulus.bout.setShare)));
 }
 
-/** A bar for a bar, bells for bells: what the coach had in mind is taken first where several are as near. */
-const sameImplement = (held: Implement, written: Movement): boolean => (held === 'barbell') === (written.load?.implements[0] === 'barbell');
+/** A bar for a bar, bells for bells, one side at a time where the trade does it so: what the coach had in mind is taken first where several are as near. */
+function isHeldAlike({ load, side }: Movement, chosen: ChosenLoad, original: Movement): boolean {
+  const held = chosen.load?.implement ?? load!.implements[0];
+  return (held === 'barbell') === (original.load!.implements[0] === 'barbell') && (side !== 'both' || original.side !== 'perSide');
+}
 
 function leavesPattern(original: Movement, movement: Movement, { intent }: SlotQuestion): boolean {
   const share = (each: Movement): number => intent.mustStay.reduce((sum, pattern) => sum + (each.patterns[pattern] ?? 0), 0);

@@ -4,11 +4,12 @@
  */
 import { shareAtReps } from '../../capacity/strength-laws';
 import { loadsFor, type FeasibleLoad } from '../../kit/loads';
+import { movementOf } from '../../movements/catalogue';
 import type { Movement } from '../../movements/movement';
 import { maxOf, sideRest } from '../../simulate/demand';
 import type { Slot } from '../../workout/workout';
 import type { Proposed } from './propose';
-import type { AdaptContext, SlotQuestion } from './question';
+import { isNewer, type AdaptContext, type SlotQuestion } from './question';
 
 export interface ChosenLoad {
   readonly load: FeasibleLoad | null;
@@ -70,12 +71,18 @@ function kgForReps(movement: Movement, reps: number, context: AdaptContext): num
   return Math.max(0.5, shareAtReps(reps / sideRest(movement)) * (max + body) - body);
 }
 
+/** A newer athlete carries no more than was written, whatever it is carried in. */
+function mostForNewer(source: Slot, movement: Movement, context: AdaptContext): number {
+  return isNewer(context.athlete) && source.load?.kind === 'mass' ? writtenKg(source, context, movement)! : Infinity;
+}
+
 /** Kilograms to look for: the written ones while they feel as they were meant to, else those that do. The same movement with another implement is asked for them, too. */
 function wantedKg({ movement, nearness, source }: Loaded, question: SlotQuestion, context: AdaptContext): number {
-  const same = source.movement === movement.id || nearness === 'implement';
+  const inOtherHands = nearness === 'implement' && movement.side === movementOf(source.movement).side;
+  const same = source.movement === movement.id || inOtherHands;
   const written = same ? writtenKg(source, context, movement) : null;
   const felt = kgForReps(movement, wantedReps(question, context), context);
-  if (written === null || felt === null) return felt ?? written ?? 5;
+  if (written === null || felt === null) return Math.min(felt ?? written ?? 5, mostForNewer(source, movement, context));
   if (question.strength && source.movement === movement.id) return written;
   const bearable = kgForReps(movement, wantedReps(question, context) * feelsAlike, context)!;
   if (loadChoice(question, context) === 'heaviest') return Math.max(written, felt);

@@ -8,7 +8,7 @@ export interface Rank {
   readonly coach: number;
   /** 1: leaves a pattern the coach said must stay */
   readonly leaves: number;
-  /** 1: so light or so heavy that no lever of the kit repairs it */
+  /** 1: so heavy that no lever of the kit repairs it */
   readonly beyondRepair: number;
   /** 1: the written count would be broken more than once where it was not meant to be; 2: other muscles altogether */
   readonly tooHard: number;
@@ -26,7 +26,7 @@ export interface Rank {
   readonly recounted: number;
   /** how far the set is from the effort meant: 0 within a third, 1 within a half more or less, 2 beyond */
   readonly effort: number;
-  /** 1: bells where a bar was written, or the other way round */
+  /** 1: bells where a bar was written, or the other way round; both sides at once where one at a time was written */
   readonly implement: number;
   /** place in the list of the trade */
   readonly order: number;

@@ -95,6 +95,7 @@ export function reasonOf(told: Told): string {
   if (option.movement === slot.movement) {
     const held = option.load && implementToSay(option.movement, option.load.implement);
     if (held && held !== slot.implement) return `${capital(held)} in hand, ${massOf(option, context)}${count ? `; ${count}` : ', same count'}.`;
+    if (!load && !count && slot.load?.kind === 'mass' && !option.load && !option.openLoad) return 'As written, without the load: nothing here to hold.';
     if (!load && !count) return option.load && slot.load ? `As written, ${massOf(option, context)}.` : 'As written.';
     return `${capital([count, load].filter(Boolean).join('; '))}.`;
   }

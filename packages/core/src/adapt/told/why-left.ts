@@ -13,7 +13,7 @@ import type { Option } from '../slot/option';
 import { hardLimits } from '../slot/hard-limits';
 import { ownedFor, totalKg, writtenKg } from '../slot/load';
 import { propose } from '../slot/propose';
-import type { AdaptContext, SlotQuestion } from '../slot/question';
+import { isNewer, type AdaptContext, type SlotQuestion } from '../slot/question';
 
 const avoided: Readonly<Record<AvoidName, string>> = {
   running: 'No running',
@@ -91,6 +91,14 @@ function namedImplementMissing({ slot }: SlotQuestion, { loads }: AdaptContext):
   return implement && !loads.some((load) => load.implement === implement) ? `No ${implement} here` : null;
 }
 
+/** What the option is done with weighs nearer to the written load than what the movement itself could be done with. */
+function isNearerLoad(slot: Slot, { movement, load }: Option, context: AdaptContext): boolean {
+  const written = writtenKg(slot, context, movementOf(movement));
+  if (!load || written === null) return false;
+  const named = ownedFor(movementOf(slot.movement), context).filter((each) => slot.movement.includes(each.implement));
+  return named.every((each) => Math.abs(totalKg(each) - written) > Math.abs(totalKg(load) - written));
+}
+
 /** @param wall the written movement was tried and would have been a wall @returns null where nothing hinders it, and another is nearer to what is meant */
 export function whyLeft(question: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string | null {
   const { slot, stimulus } = question;
@@ -108,9 +116,8 @@ export function whyLeft(question: SlotQuestion, option: Option, context: AdaptCo
   const inside =
     demandOf(slot.movement, slot.unit, context.capacity, kg, slot.heightCm?.[context.athlete.category] ?? null).repsToFailure * constants.insideShare;
   if (inside < stimulus.count) return `${capital(name)}: about ${inside < 1 ? 'none' : Math.floor(inside)} in one go, ${Math.round(stimulus.count)} asked`;
-  return context.athlete.level === 'new' || context.athlete.level === 'newer'
-    ? `Simpler than ${name} while ${context.athlete.name} is ${context.athlete.level}`
-    : null;
+  if (option.nearness === 'implement' && isNearerLoad(slot, option, context)) return 'Nearer to the written load';
+  return isNewer(context.athlete) ? `Simpler than ${name} while ${context.athlete.name} is ${context.athlete.level}` : null;
 }
 const withSecond = (clause: string, second: string | null): string => (second === null ? clause : `${clause}, and ${second}`);
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
