@@ -191,3 +191,21 @@ test('somebody new who would take more than a quarter longer gets the scheme two
   const beginner = withKit(['table 75 cm', 'chair 45 cm'], { level: 'new', body_mass: '95 kg' });
   expect(versionOf('5 rounds for time, cap 20:00\n20 push-up', beginner).version.parts[0]!.rounds).toBe(3);
 });
+
+describe('a share of a max in an interval', () => {
+  const keeper = withKit(['dumbbell 5 kg x 2', 'dumbbell 8 kg x 2', 'dumbbell 12 kg x 2'], {
+    category: 'women',
+    body_mass: '58 kg',
+    maxes: { deadlift: '80 kg' },
+    place: { floor: '3 x 3 m', ceiling: '2.5 m', kit: ['dumbbell 5 kg x 2', 'dumbbell 8 kg x 2', 'dumbbell 12 kg x 2'] },
+  });
+  test('is a strength set: more reps near failure, and not lightened to save seconds', () => {
+    const [squat] = versionOf('every 2:30 x 5\n5 back squat @ 75%\n10 walking lunge @ 2x20/14 kg', keeper).version.parts[0]!.slots;
+    expect(squat!.load!.kg).toBe(12);
+    expect(squat!.reps[0]).toBeGreaterThan(5);
+  });
+});
+test('one side at a time does not double a minute: half of the count each side where both in full would take too long', () => {
+  const spared = withKit(['kettlebell 24 kg'], { avoid: ['spinal_loading', 'kneeling'] });
+  expect(slotOf('EMOM 12:00\n14 kettlebell swing @ 24/16 kg', spared)).toMatchObject({ movement: 'single-leg-hip-thrust', reps: [7], perSide: true });
+});

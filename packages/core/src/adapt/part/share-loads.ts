@@ -51,7 +51,7 @@ function groupsOf(questions: readonly SlotQuestion[], options: readonly Option[]
 /** below this share of it a load that lies ready beside the other one is not given up for the sake of one load (round figure) */
 const leastShared = 0.75;
 /** A fixed implement that is there as it is: nothing has to be changed between two slots. */
-const liesReady = ({ implement, grams, count }: FeasibleLoad, { place }: AdaptContext): boolean =>
+export const liesReady = ({ implement, grams, count }: FeasibleLoad, { place }: AdaptContext): boolean =>
   place.kit.reduce((sum, item) => sum + (item.kind === implement && 'count' in item && item.grams === grams ? item.count : 0), 0) >= count;
 
 export function withSharedLoads(questions: readonly SlotQuestion[], options: readonly Option[], context: AdaptContext, oneLoad: boolean): readonly Option[] {

@@ -36,6 +36,8 @@ const mostUp = 4 / 3;
 const mostDown = 0.5;
 /** strength sets of what is light go nearer to failure (round figure) */
 const mostUpInStrength = 2;
+/** both sides in full may take so many times what was meant (round figure) */
+const mostTwice = 1.8;
 /** no count moves by less */
 const leastChange = 0.2;
 /** s in all of jogging, marching and high knees (common practice) */
@@ -210,7 +212,7 @@ function byEffort(ask: Ask): Counted {
   const effort = bout.setShare / Math.max(0.02, stimulus.bout.setShare);
   const time = bout.seconds / Math.max(1, stimulus.bout.seconds);
   const factor = keeps || movement.adjusts !== null ? 1 : factorOf(bout.setShare, effort, time, ask);
-  const light = sides.perSide && !slot.perSide && !question.strength && effort < 1 / alike && !isNewer(context.athlete);
+  const light = sides.perSide && !slot.perSide && !question.strength && effort < 1 / alike && 2 * time < mostTwice && !isNewer(context.athlete);
   // one side at a time and light: the whole count each side
   const each = light ? 1 : sides.factor * factor;
   if (each === 1 && sides.perSide === slot.perSide) return made(ask, slot.count, demand.unit, slot.perSide);

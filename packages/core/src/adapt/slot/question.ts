@@ -25,7 +25,7 @@ export interface SlotQuestion {
   /** the block's ladder, where the slot follows one */
   readonly ladder: readonly number[] | null;
   readonly vestKg: number;
-  /** sets judged by effort: strength and max loads */
+  /** sets judged by effort: strength, max loads, and heavy shares of a max wherever they stand */
   readonly strength: boolean;
 }
 
@@ -68,6 +68,10 @@ export function timesThrough(part: Part, lists: number, score: number): number {
   }
 }
 
+/** share of a max from which a few reps on an interval are a strength set (common practice: hypertrophy and strength from 70 %) */
+const heavyShare = 0.7;
+const isHeavySet = ({ load }: Slot, { athlete }: AdaptContext): boolean => load?.kind === 'share' && load[athlete.category] >= heavyShare;
+
 /** Slots with a stimulus of their own; the walk asks about the ones of an interruption, too. */
 export function questionsOf(part: Part, intent: PartIntent, context: AdaptContext): SlotQuestion[] {
   const lists = itemLists(part).length;
@@ -80,6 +84,6 @@ export function questionsOf(part: Part, intent: PartIntent, context: AdaptContex
     bouts: Math.max(1, passes * (intent.stimulus.slots[index]?.bouts ?? 1)),
     ladder: ladderOf(part, slot),
     vestKg: vest,
-    strength: part.kind === 'strength' || part.kind === 'maxLoad',
+    strength: part.kind === 'strength' || part.kind === 'maxLoad' || isHeavySet(slot, context),
   }));
 }
