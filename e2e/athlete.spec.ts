@@ -67,3 +67,31 @@ test('“today I only have …” from the phone to the desk, and what hurt', as
   await expect(athlete.getByRole('region', { name: 'Your version' })).not.toContainText('instead of 8');
   await context.close();
 });
+
+test('the warm-up by the clock, tap by tap, and on to the workout', async ({ page, browser }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 front squat @ 60/40 kg\n15 air squat');
+  const link = await sendTo(page, address, 'Sasquel');
+  const context = await browser.newContext({ viewport: phone });
+  const athlete = await context.newPage();
+  await athlete.clock.install();
+  await athlete.goto(link);
+  await athlete.getByRole('link', { name: 'Warm up by the clock' }).click();
+  await expect(athlete.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
+  await accessible(athlete);
+  await athlete.getByRole('button', { name: 'Start' }).click();
+  await athlete.clock.runFor(11_000);
+  await expect(athlete.getByText('1 of 3')).toBeVisible();
+  for (const word of ['Round done', 'Round done', 'Done']) {
+    await athlete.getByRole('button', { name: word, exact: true }).click();
+    await athlete.clock.runFor(1_000);
+  }
+  await expect(athlete.getByText('1 of 3')).toBeHidden();
+  // what is tapped is kept over a reload
+  await athlete.reload();
+  await expect(athlete.getByText('1 of 3')).toBeHidden();
+  await athlete.getByRole('button', { name: 'Finish' }).click();
+  await athlete.getByRole('alertdialog', { name: 'Finish' }).getByRole('button', { name: 'Finish' }).click();
+  await expect(athlete.getByRole('heading', { name: 'Squall' })).toBeVisible();
+  await expect(athlete.getByRole('button', { name: 'Start' })).toBeVisible();
+  await context.close();
+});

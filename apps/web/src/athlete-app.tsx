@@ -7,6 +7,7 @@ import { NotFound } from './shell/not-found';
 import { Screen } from './shell/screen';
 import { Messages } from './ui/messages';
 
+const WarmUpScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).WarmUpScreen }));
 const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
 
 /** What a link opens: the page and the clock. */
@@ -20,6 +21,14 @@ export function AthleteApp() {
             element={
               <Screen>
                 <AthleteScreen />
+              </Screen>
+            }
+          />
+          <Route
+            path="/a/:token/warm-up"
+            element={
+              <Screen>
+                <WarmUpScreen />
               </Screen>
             }
           />

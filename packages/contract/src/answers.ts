@@ -206,6 +206,8 @@ const clockCue = z.object({
 });
 export type ClockCue = z.infer<typeof clockCue>;
 
+const clockPlan = z.object({ cues: z.array(clockCue).readonly(), totalSeconds: z.number().nullable() });
+
 export const briefSchema = z.object({
   title: z.string(),
   athlete: z.string(),
@@ -218,12 +220,14 @@ export const briefSchema = z.object({
   predicted: expectation,
   window: z.string().nullable(),
   warmUp: z.array(z.string()),
+  /** the warm-up as the clock plays it; absent in what was sent before there was one */
+  warmUpClock: clockPlan.optional(),
   coolDown: z.array(z.string()),
   pacing: z.array(z.string()),
   standards: z.array(z.object({ movement: z.string(), points: z.array(z.string()), noReps: z.array(z.string()), link: z.string().nullable().default(null) })),
   cautions: z.array(z.string()),
   warnings: z.array(z.string()),
-  clock: z.object({ cues: z.array(clockCue).readonly(), totalSeconds: z.number().nullable() }),
+  clock: clockPlan,
   /** one a scored part, in order */
   fields: z.array(scoreFieldSchema).default([]),
 });

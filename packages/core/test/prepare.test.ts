@@ -36,6 +36,41 @@ describe('the warm-up', () => {
   });
 });
 
+describe('the warm-up by the clock', () => {
+  const played = (rules: Partial<HouseRules> = {}, of = text) => prepared(withKit([]), rules, of).warmUpClock;
+  test('rounds and sets of a ramp are ticked off one by one, and the athlete ends them', () => {
+    const { cues, totalSeconds } = played();
+    expect(cues.map(({ kind, ticks }) => [kind, ticks.length])).toEqual([
+      ['open', 3],
+      ['open', 0],
+      ['open', 0],
+      ['open', 3],
+      ['open', 2],
+      ['end', 0],
+    ]);
+    expect(cues[3]).toMatchObject({
+      text: 'front squat',
+      ticks: [{ text: '1 of 3', lines: ['5 with the empty bar'] }, { lines: ['5 at about 35 kg'] }, { lines: ['3 at 60 kg'] }],
+    });
+    expect(totalSeconds).toBeNull();
+  });
+  test('what has a time runs down by itself, and the minutes off are a rest', () => {
+    const { cues } = played({ warmUp: 'pump' });
+    expect(cues[0]).toMatchObject({ kind: 'work', lengthSeconds: 120, lines: ['2:00 easy jog'] });
+    expect(cues.at(-2)).toMatchObject({ kind: 'rest', lengthSeconds: 480 });
+  });
+  test('the page and the clock tell the same steps, by every school and for everybody (30 random people)', () => {
+    for (let seed = 1; seed <= 30; seed++)
+      for (const warmUp of ['rounds', 'miniature', 'pump', 'own'] as const) {
+        const { warmUp: lines, warmUpClock } = prepare(workout(randomWorkout(seed)), randomAthlete(seed), { ...defaultRules, warmUp });
+        expect(warmUpClock.cues).toHaveLength(lines.length + 1);
+        warmUpClock.cues.slice(0, -1).forEach(({ text: name, lines: told, ticks }, at) => {
+          for (const word of [name, ...told, ...ticks.flatMap((tick) => tick.lines)]) expect(lines[at]).toContain(word);
+        });
+      }
+  });
+});
+
 describe('standards, cautions, cool-down', () => {
   test('one standard a movement, with what makes a rep and what does not', () => {
     const { standards } = prepared();

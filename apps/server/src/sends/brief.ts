@@ -98,6 +98,7 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     predicted: { unit: adapted.predicted.unit, low: adapted.predicted.low, median: adapted.predicted.median, high: adapted.predicted.high },
     window: window ? windowText(window) : null,
     warmUp: [...preparation.warmUp],
+    warmUpClock: { ...preparation.warmUpClock },
     coolDown: [...preparation.coolDown],
     pacing: [
       ...pacing.slots.map(

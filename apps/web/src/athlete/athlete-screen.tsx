@@ -1,5 +1,5 @@
 /** The athlete's page, for a phone: today's version in the athlete's own units, the original beside it, the clock, the score. */
-import { Play, Printer } from 'lucide-react';
+import { Play, Printer, Timer } from 'lucide-react';
 import { lazy, Suspense, useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiError } from '../api/client';
@@ -46,27 +46,7 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
   useUnfoldedPrint();
   return (
     <main className="mx-auto max-w-xl px-4 py-4 print:max-w-none">
-      <div className="flex items-center gap-2">
-        <p className="text-sm text-soft">
-          {brief.athlete}, {brief.place}
-        </p>
-        <span className="no-print ml-auto flex">
-          <ThemeButton />
-          <button type="button" className="rounded p-2 hover:bg-wash" aria-label="Print" onClick={() => window.print()}>
-            <Printer size={17} />
-          </button>
-        </span>
-      </div>
-      <h1 className="text-3xl">{brief.title}</h1>
-      {page.changed && <p className="mt-2 border-l-4 border-amber pl-3 text-sm">Your coach changed this workout after sending it. A new version may follow.</p>}
-      {brief.note && <p className="mt-2 border-l-4 border-ink bg-wash p-2">{brief.note}</p>}
-      <p className="mt-1">
-        Expect <b>{showScore(brief.predicted.median, brief.predicted.unit)}</b>{' '}
-        <span className="text-soft">
-          ({showScore(brief.predicted.low, brief.predicted.unit)} to {showScore(brief.predicted.high, brief.predicted.unit)})
-        </span>
-        {brief.window && <span className="ml-2 rounded bg-amber-wash px-1.5 text-amber-ink">window {brief.window}</span>}
-      </p>
+      <Opening page={page} />
       <TodayPart token={token} page={page} />
       <section aria-label="Your version" className="mt-3">
         {brief.parts.map((part, index) => (
@@ -86,8 +66,55 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
       <Suspense fallback={<Loading what="Fetching the score sheet" />}>
         <ScoreForm token={token} page={page} />
       </Suspense>
+      <Folds token={token} page={page} />
+    </main>
+  );
+}
+
+/** Whose it is, what it is called, what the coach says with it and what it may come to. */
+function Opening({ page: { brief, changed } }: { page: AthletePage }) {
+  return (
+    <>
+      <div className="flex items-center gap-2">
+        <p className="text-sm text-soft">
+          {brief.athlete}, {brief.place}
+        </p>
+        <span className="no-print ml-auto flex">
+          <ThemeButton />
+          <button type="button" className="rounded p-2 hover:bg-wash" aria-label="Print" onClick={() => window.print()}>
+            <Printer size={17} />
+          </button>
+        </span>
+      </div>
+      <h1 className="text-3xl">{brief.title}</h1>
+      {changed && <p className="mt-2 border-l-4 border-amber pl-3 text-sm">Your coach changed this workout after sending it. A new version may follow.</p>}
+      {brief.note && <p className="mt-2 border-l-4 border-ink bg-wash p-2">{brief.note}</p>}
+      <p className="mt-1">
+        Expect <b>{showScore(brief.predicted.median, brief.predicted.unit)}</b>{' '}
+        <span className="text-soft">
+          ({showScore(brief.predicted.low, brief.predicted.unit)} to {showScore(brief.predicted.high, brief.predicted.unit)})
+        </span>
+        {brief.window && <span className="ml-2 rounded bg-amber-wash px-1.5 text-amber-ink">window {brief.window}</span>}
+      </p>
+    </>
+  );
+}
+
+/** What stands around the work: before it, how to do it, after it. */
+function Folds({ token, page }: { token: string; page: AthletePage }) {
+  const { brief } = page;
+  return (
+    <>
       <Fold title="Warm-up" open>
         <List lines={brief.warmUp} />
+        {brief.warmUpClock && (
+          <Link
+            to={`/a/${token}/warm-up`}
+            className="no-print mt-2 inline-flex min-h-11 items-center gap-2 rounded border border-line bg-sheet px-3 font-semibold"
+          >
+            <Timer size={17} /> Warm up by the clock
+          </Link>
+        )}
       </Fold>
       <Fold title="Pacing">
         <List lines={brief.pacing} />
@@ -118,7 +145,7 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
       <Fold title="The workout as written">
         <pre className="whitespace-pre-wrap font-sans">{page.originalText}</pre>
       </Fold>
-    </main>
+    </>
   );
 }
 

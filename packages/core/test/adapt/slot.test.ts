@@ -125,6 +125,11 @@ test('filler for slow reps goes by the clock: twenty steps are no twenty burpees
   const march = optionsFor(question, context, 'march-on-the-spot')[0]!;
   expect(march.unit).toBe('s');
 });
+test('what the file says nobody has is not asked for, whatever a best set would allow', () => {
+  const unable = withKit(['pull-up bar'], { skills: { pull_up: 'no' }, best_sets: { strict_pull_up: 12 } });
+  const { context } = asked('AMRAP 10:00\n5 pull-up', unable);
+  expect(hardLimits(movementOf('pull-up'), context).map(({ code }) => code)).toContain('skill');
+});
 test('a jack that is stepped is quiet, a rope is not', () => {
   const quiet = withKit(['rope'], { place: { floor: '3 x 3 m', ceiling: '2.6 m', noise: 'quiet', kit: ['rope'] } });
   const { context } = asked('AMRAP 10:00\n50 single-under', quiet);
