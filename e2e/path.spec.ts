@@ -117,6 +117,11 @@ test('send: one link an athlete, and a mark when the workout changes afterwards'
   await expect(page.getByText('the workout changed after sending').first()).toBeVisible();
   await page.getByRole('button', { name: 'Withdraw the link of Brontek' }).click();
   await expect(page.getByText('withdrawn', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Open the link of Brontek again' }).click();
+  await expect(page.getByText('withdrawn', { exact: true })).toBeHidden();
+  await page.getByRole('button', { name: 'Withdraw the link of Brontek' }).click();
+  await page.locator('[data-sonner-toast][data-front="true"]').getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText('withdrawn', { exact: true })).toBeHidden();
 });
 
 test('the athlete’s page on a phone: version, clock with taps and undo, a reload in between, the score carried over', async ({ page }) => {

@@ -97,6 +97,7 @@ const matrix: readonly Row[] = [
   row('GET', '/workouts/:workout/sends', 'coach'),
   row('POST', '/workouts/:workout/sends', 'coach', () => ({ athleteIds: [theirs.athlete] })),
   row('DELETE', '/workouts/:workout/sends/:send', 'coach'),
+  row('PUT', '/workouts/:workout/sends/:send/open', 'coach'),
   row('POST', '/workouts/:workout/send-jobs', 'coach', () => ({ athleteIds: [theirs.athlete] })),
   row('GET', '/jobs/:job', 'coach'),
   row('DELETE', '/jobs/:job', 'coach'),

@@ -50,6 +50,7 @@ describe('another coach', () => {
       ['GET', `/workouts/${workout}/sends`],
       ['POST', `/workouts/${workout}/sends`, { athleteIds: [own] }],
       ['DELETE', `/workouts/${workout}/sends/${send}`],
+      ['PUT', `/workouts/${workout}/sends/${send}/open`],
       ['POST', `/workouts/${workout}/send-jobs`, { athleteIds: [own] }],
       ['GET', `/jobs/${job}`],
       ['GET', `/workouts/${workout}/board`],

@@ -153,10 +153,15 @@ describe('the whole path', () => {
     expect(await metres(first.id)).toBe(3000);
     await call('DELETE', `/athletes/${quick}`);
   });
-  test('a withdrawn link answers that it is gone', async () => {
+  test('a withdrawn link answers that it is gone; opened again it is the same one', async () => {
     const { sends } = (await call('GET', `/workouts/${workout.id}/sends`)).json;
     await call('DELETE', `/workouts/${workout.id}/sends/${sends[0].id}`);
     expect((await call('GET', `/a/${token}`, undefined, '')).status).toBe(410);
+    const reopened = (await call('PUT', `/workouts/${workout.id}/sends/${sends[0].id}/open`)).json.sends[0];
+    expect([reopened.revoked, reopened.token]).toEqual([false, token]);
+    expect((await call('GET', `/a/${token}`, undefined, '')).status).toBe(200);
+    expect((await call('PUT', `/workouts/${workout.id}/sends/999999/open`)).status).toBe(404);
+    await call('DELETE', `/workouts/${workout.id}/sends/${sends[0].id}`);
     const again = (await call('POST', `/workouts/${workout.id}/sends`, { athleteIds: [athlete.id] })).json.sends[0];
     expect(again.token).not.toBe(token);
   });

@@ -6,7 +6,7 @@ import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { idParams, idValue } from '../platform/shapes';
 import { typed } from '../platform/typed';
-import { listSends, sendNow, withdraw } from './use-cases';
+import { listSends, reopen, sendNow, withdraw } from './use-cases';
 
 const answer = z.object({ sends: z.array(storedSendSchema) });
 /** more than so many are a job */
@@ -55,5 +55,10 @@ export function sendRoutes(plain: FastifyInstance, services: Services): void {
     '/workouts/:id/sends/:sendId',
     { schema: { summary: 'Withdraw a link', params: idParams.extend({ sendId: idValue }), response: { 200: answer } } },
     async (request) => ({ sends: await withdraw(services, coachIn(request), request.params.id, request.params.sendId) }),
+  );
+  app.put(
+    '/workouts/:id/sends/:sendId/open',
+    { schema: { summary: 'Open a withdrawn link again', params: idParams.extend({ sendId: idValue }), response: { 200: answer } } },
+    async (request) => ({ sends: await reopen(services, coachIn(request), request.params.id, request.params.sendId) }),
   );
 }

@@ -56,6 +56,8 @@ export interface SendStore {
   expected(workoutId: number): Promise<Sent[]>;
   /** @throws {Problem} not_found */
   revoke(workoutId: number, id: number, now: Date): Promise<void>;
+  /** The withdrawn link opens again, the same one. @throws {Problem} not_found */
+  reopen(workoutId: number, id: number): Promise<void>;
   /** The link was opened; only the first time after it was sent is written down. */
   noteOpened(workoutId: number, athleteId: number, now: Date): Promise<void>;
   /** null: back to the version that was sent */
@@ -126,6 +128,10 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
     if (!row) await models.sends.create({ workoutId, athleteId, token: newToken(), ...fresh }, { transaction });
     else await row.update({ ...fresh, ...(row.revokedAt || row.expiresAt < now ? { token: newToken() } : {}) }, { transaction });
   };
+  const setRevoked = async (workoutId: number, id: number, revokedAt: Date | null): Promise<void> => {
+    if (!(await read(() => models.sends.findOne({ where: { id, workoutId }, attributes: ['id'] })))) throw new Problem('not_found');
+    await write(() => models.sends.update({ revokedAt }, { where: { id, workoutId, ...(revokedAt ? { revokedAt: null } : {}) } }));
+  };
   return {
     list: async (workoutId, text) => {
       const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText', 'today', 'felt'] as const;
@@ -145,10 +151,8 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
           return { athleteId, versionText: asked?.versionText ?? versionText, expected: asked ? expectedOf(asked) : (expected as Sent['expected']) };
         },
       ),
-    revoke: async (workoutId, id, now) => {
-      const [changed] = await write(() => models.sends.update({ revokedAt: now }, { where: { id, workoutId, revokedAt: null } }));
-      if (changed === 0 && !(await read(() => models.sends.findOne({ where: { id, workoutId }, attributes: ['id'] })))) throw new Problem('not_found');
-    },
+    revoke: (workoutId, id, now) => setRevoked(workoutId, id, now),
+    reopen: (workoutId, id) => setRevoked(workoutId, id, null),
     noteOpened: async (workoutId, athleteId, now) => {
       await write(() =>
         sequelize.query(

@@ -59,6 +59,13 @@ export async function withdraw(services: Services, coach: Coach, workoutId: numb
   return services.sends.list(workoutId, text);
 }
 
+/** The link that was withdrawn opens again: whoever has it need not be written to. */
+export async function reopen(services: Services, coach: Coach, workoutId: number, sendId: number): Promise<StoredSend[]> {
+  const { text } = await services.workouts.find(coach.id, workoutId);
+  await services.sends.reopen(workoutId, sendId);
+  return services.sends.list(workoutId, text);
+}
+
 /** Told the coach; the page comes whether or not it can be written down. */
 export async function noteOpened(services: Services, { workoutId, athleteId }: OpenLink): Promise<void> {
   await services.sends.noteOpened(workoutId, athleteId, services.now()).catch(() => undefined);

@@ -38,6 +38,11 @@ export function SendLine({ name, sent, links, busy, send }: Props) {
             </Button>
           </>
         )}
+        {sent?.revoked && (
+          <Button look="bare" onClick={() => links.reopen(sent.id)} aria-label={`Open the link of ${name} again`}>
+            Open again
+          </Button>
+        )}
         {(!alive || alive.changed) && (
           <Button look="bare" onClick={send} disabled={busy} aria-label={`Send to ${name}`}>
             {sent ? 'Send again' : 'Send'}

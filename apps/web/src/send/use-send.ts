@@ -44,11 +44,19 @@ function useLinks(workoutId: number, names: readonly RosterRow[]) {
     if (await copied(text)) toast(done);
     else setByHand(text);
   };
-  const revoke = useMutation({
-    mutationFn: (sendId: number) => api<{ sends: StoredSend[] }>(`/workouts/${workoutId}/sends/${sendId}`, { method: 'DELETE' }),
+  const reopen = useMutation({
+    mutationFn: (sendId: number) => api<{ sends: StoredSend[] }>(`/workouts/${workoutId}/sends/${sendId}/open`, { method: 'PUT' }),
     onSuccess: (answer) => {
       keep(answer);
-      toast('The link is withdrawn. Sending again makes a new one.');
+      toast('The link opens again.');
+    },
+    onError: (failure) => toast.error(messageOf(failure)),
+  });
+  const revoke = useMutation({
+    mutationFn: (sendId: number) => api<{ sends: StoredSend[] }>(`/workouts/${workoutId}/sends/${sendId}`, { method: 'DELETE' }),
+    onSuccess: (answer, sendId) => {
+      keep(answer);
+      toast('The link is withdrawn. Sending again makes a new one.', { action: { label: 'Undo', onClick: () => reopen.mutate(sendId) } });
     },
     onError: (failure) => toast.error(messageOf(failure)),
   });
@@ -64,6 +72,7 @@ function useLinks(workoutId: number, names: readonly RosterRow[]) {
     copyOne: (token: string) => copy(linkOf(token), 'Link copied.'),
     copyAll: () => copy(alive.map(({ athleteId, token }) => `${nameOf(athleteId)}: ${linkOf(token)}`).join('\n'), `${alive.length} links copied.`),
     withdraw: (sendId: number) => revoke.mutate(sendId),
+    reopen: (sendId: number) => reopen.mutate(sendId),
   };
 }
 export type Links = ReturnType<typeof useLinks>;
