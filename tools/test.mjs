@@ -76,6 +76,25 @@ function count(file, read) {
   }
 }
 
+/** each test file that needs one has a database of its own, and so has each half of the browser's */
+const databases = [
+  'gambito_jest',
+  'gambito_jest_demo',
+  'gambito_jest_hands',
+  'gambito_jest_gate',
+  'gambito_jest_fuzz',
+  'gambito_jest_two',
+  'gambito_jest_servers',
+  'gambito_jest_saved',
+  'gambito_jest_restored',
+  'gambito_jest_empty',
+  'gambito_jest_cases',
+  'gambito_jest_library',
+  'gambito_jest_moves',
+  'gambito_e2e',
+  'gambito_e2e_too',
+];
+
 await orRefuse(async () => {
   checkNode();
   installDebian({ mariadbd: 'mariadb-server-core', mariadb: 'mariadb-client-core', chromium: 'chromium' });
@@ -96,24 +115,7 @@ await orRefuse(async () => {
   };
   process.once('SIGINT', () => void clean().then(() => process.exit(1)));
   try {
-    for (const name of [
-      'gambito_jest',
-      'gambito_jest_demo',
-      'gambito_jest_hands',
-      'gambito_jest_gate',
-      'gambito_jest_fuzz',
-      'gambito_jest_two',
-      'gambito_jest_servers',
-      'gambito_jest_saved',
-      'gambito_jest_restored',
-      'gambito_jest_empty',
-      'gambito_jest_cases',
-      'gambito_jest_library',
-      'gambito_jest_moves',
-      'gambito_e2e',
-      'gambito_e2e_too',
-    ])
-      database.create(name);
+    for (const name of databases) database.create(name);
     const statics = together([
       ['types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']],
       ['lint', bin('eslint'), ['.']],

@@ -24,8 +24,9 @@ const longestName = 120;
 /** rows read at once */
 const page = 100;
 
-export function archiveStore(database: Database, sends: SendStore, scores: ScoreStore): ArchiveStore {
-  const { models, read, transact } = database;
+/** Every line of a desk, one after the other. */
+function reading(database: Database): ArchiveStore['lines'] {
+  const { models, read } = database;
   /** Rows by number, a page at a time, so that a long history is never in memory as a whole. */
   async function* pages<T extends { id: number }>(next: (after: number) => Promise<T[]>): AsyncGenerator<T> {
     for (let after = 0; ;) {
@@ -62,7 +63,12 @@ export function archiveStore(database: Database, sends: SendStore, scores: Score
       yield { score: { workoutId, athleteId, score, note, versionText, originalText, enteredBy, at: createdAt.toISOString() } };
     }
   }
+  return lines;
+}
 
+type Put = (coachId: number, line: ArchiveLine, numbers: Numbers, transaction: Transaction) => Promise<void>;
+/** One line into a desk, under the numbers that it gets here. */
+function writing({ models }: Database, sends: SendStore, scores: ScoreStore): Put {
   const putAthlete = async (coachId: number, { athlete }: LineOf<'athlete'>, numbers: Numbers, transaction: Transaction): Promise<void> => {
     const { id, file } = athlete;
     const named = typeof file.name === 'string' ? file.name.trim().slice(0, longestName) : '';
@@ -78,7 +84,7 @@ export function archiveStore(database: Database, sends: SendStore, scores: Score
     for (const { athleteId, locks } of decisions)
       for (const athlete of here(athleteId)) await models.locks.create({ workoutId: row.id, athleteId: athlete, locks }, { transaction });
   };
-  const put = async (coachId: number, line: ArchiveLine, numbers: Numbers, transaction: Transaction): Promise<void> => {
+  return async (coachId, line, numbers, transaction) => {
     if ('athlete' in line) return putAthlete(coachId, line, numbers, transaction);
     if ('workout' in line) return putWorkout(coachId, line, numbers, transaction);
     if ('end' in line) return;
@@ -93,11 +99,16 @@ export function archiveStore(database: Database, sends: SendStore, scores: Score
       await scores.save({ ...entry, coachId, workoutId, athleteId }, new Date(at), transaction);
     }
   };
+}
+
+export function archiveStore(database: Database, sends: SendStore, scores: ScoreStore): ArchiveStore {
+  const { models, read, transact } = database;
+  const put = writing(database, sends, scores);
   return {
     isEmpty: async (coachId) =>
       (await read(() => models.athletes.count({ where: { coachId, deletedAt: null } }))) === 0 &&
       (await read(() => models.workouts.count({ where: { coachId, deletedAt: null } }))) === 0,
-    lines,
+    lines: reading(database),
     fill: (coachId, run) =>
       transact((transaction) => {
         const numbers: Numbers = { athletes: new Map(), workouts: new Map() };

@@ -5,7 +5,7 @@ import { binnedSince } from '../platform/days';
 import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { idParams, idValue, pageQuery, pageSize } from '../platform/shapes';
-import { typed } from '../platform/typed';
+import { typed, type TypedApp } from '../platform/typed';
 import { saveAthlete, saveAthletes } from './use-cases';
 
 const fileSchema = athleteFileSchema.extend({ name: z.string().trim().min(1, 'expected a name').max(120) }).loose();
@@ -16,9 +16,12 @@ const largest = 4 * 1024 * 1024;
 
 export function athleteRoutes(plain: FastifyInstance, services: Services): void {
   coachScope(plain, services);
-  const app = typed(plain);
-  const { athletes, now } = services;
-  const list = z.object({ athletes: z.array(storedAthleteSchema), next: idValue.nullable() });
+  readRoutes(typed(plain), services);
+  writeRoutes(typed(plain), services);
+}
+
+const list = z.object({ athletes: z.array(storedAthleteSchema), next: idValue.nullable() });
+function readRoutes(app: TypedApp, { athletes, now }: Services): void {
   app.get(
     '/athletes',
     {
@@ -47,6 +50,10 @@ export function athleteRoutes(plain: FastifyInstance, services: Services): void 
     { schema: { summary: 'What an athlete scored, newest first', params: idParams, response: { 200: z.object({ results: z.array(listedResultSchema) }) } } },
     async (request) => ({ results: await athletes.results(coachIn(request).id, request.params.id) }),
   );
+}
+
+function writeRoutes(app: TypedApp, services: Services): void {
+  const { athletes, now } = services;
   app.post(
     '/athletes',
     { schema: { summary: 'Add an athlete', body: z.object({ file: fileSchema }), response: { 200: storedAthleteSchema } } },

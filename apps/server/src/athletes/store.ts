@@ -96,9 +96,10 @@ function listed({ reading, loggedAt, ...row }: ListedRow): ListedResult {
   return { ...row, loggedAt: loggedAt.toISOString(), beyond: read ? read.apparent - read.expected : null, verdict: read?.verdict ?? null };
 }
 
-export function athleteStore(database: Database): AthleteStore {
-  const { sequelize, models, read, transact } = database;
-  const show = async (rows: readonly AthleteRow[], withResults = true): Promise<StoredAthlete[]> => {
+/** Rows as a coach sees them, with their newest results. */
+const showing =
+  ({ sequelize, read }: Database) =>
+  async (rows: readonly AthleteRow[], withResults = true): Promise<StoredAthlete[]> => {
     const ids = withResults ? rows.map(({ id }) => id) : [];
     const past =
       ids.length === 0 ? [] : await read(() => sequelize.query<ResultRow>(newestResults, { replacements: { ids, mostResults }, type: QueryTypes.SELECT }));
@@ -111,20 +112,20 @@ export function athleteStore(database: Database): AthleteStore {
       results: (results.get(id) ?? []).map(resultOf),
     }));
   };
-  const find = async (coachId: number, id: number): Promise<StoredAthlete> => {
-    const row = await read(() => models.athletes.findOne({ where: { id, coachId, deletedAt: null } }));
+
+/** One athlete of this coach. @throws {Problem} not_found */
+const finding =
+  (database: Database) =>
+  async (coachId: number, id: number): Promise<StoredAthlete> => {
+    const row = await database.read(() => database.models.athletes.findOne({ where: { id, coachId, deletedAt: null } }));
     if (!row) throw new Problem('not_found');
-    return (await show([row]))[0]!;
+    return (await showing(database)([row]))[0]!;
   };
-  /** @returns its number */
-  const put = async (coachId: number, id: number | null, file: AthleteFile, revision: number, transaction: Transaction): Promise<number> => {
-    const fresh = { name: nameOf(file), file: { ...file } };
-    if (id === null) return (await models.athletes.create({ coachId, ...fresh, revision: 1, deletedAt: null }, { transaction })).id;
-    const [saved] = await models.athletes.update({ ...fresh, revision: revision + 1 }, { where: { id, coachId, deletedAt: null, revision }, transaction });
-    if (saved === 0)
-      throw new Problem((await models.athletes.count({ where: { id, coachId, deletedAt: null }, transaction })) > 0 ? 'changed_elsewhere' : 'not_found');
-    return id;
-  };
+
+type Reads = Pick<AthleteStore, 'page' | 'deletedSince' | 'names' | 'find' | 'results'>;
+function athleteReads(database: Database): Reads {
+  const { sequelize, models, read } = database;
+  const [show, find] = [showing(database), finding(database)];
   return {
     page: async (coachId, { after, most, results }) => {
       const last = after === null ? null : await read(() => models.athletes.findOne({ where: { id: after, coachId }, attributes: ['id', 'name'] }));
@@ -158,6 +159,22 @@ export function athleteStore(database: Database): AthleteStore {
       const rows = await read(() => sequelize.query<ListedRow>(listedResults, { replacements: { id, mostListed }, type: QueryTypes.SELECT }));
       return rows.map(listed);
     },
+  };
+}
+
+function athleteWrites(database: Database): Omit<AthleteStore, keyof Reads> {
+  const { models, transact } = database;
+  const [show, find] = [showing(database), finding(database)];
+  /** @returns its number */
+  const put = async (coachId: number, id: number | null, file: AthleteFile, revision: number, transaction: Transaction): Promise<number> => {
+    const fresh = { name: nameOf(file), file: { ...file } };
+    if (id === null) return (await models.athletes.create({ coachId, ...fresh, revision: 1, deletedAt: null }, { transaction })).id;
+    const [saved] = await models.athletes.update({ ...fresh, revision: revision + 1 }, { where: { id, coachId, deletedAt: null, revision }, transaction });
+    if (saved === 0)
+      throw new Problem((await models.athletes.count({ where: { id, coachId, deletedAt: null }, transaction })) > 0 ? 'changed_elsewhere' : 'not_found');
+    return id;
+  };
+  return {
     create: async (coachId, file) => {
       const row = await transact((transaction) =>
         models.athletes.create({ coachId, name: nameOf(file), file: { ...file }, revision: 1, deletedAt: null }, { transaction }),
@@ -181,3 +198,5 @@ export function athleteStore(database: Database): AthleteStore {
     setDeleted: (coachId, id, at) => setDeleted(database, models.athletes, coachId, id, at),
   };
 }
+
+export const athleteStore = (database: Database): AthleteStore => ({ ...athleteReads(database), ...athleteWrites(database) });

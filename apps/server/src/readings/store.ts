@@ -70,18 +70,16 @@ const boardQuery = `SELECT s.id AS scoreId, s.athlete_id AS athleteId, a.name, J
   FROM scores s JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL LEFT JOIN readings r ON r.score_id = s.id
   WHERE s.workout_id = :workoutId AND s.deleted_at IS NULL ORDER BY s.id`;
 
-export function readingStore({ sequelize, read, write, transact }: Database): ReadingStore {
-  const select = <T extends object>(sql: string, replacements: Record<string, unknown>): Promise<T[]> =>
+const selecting =
+  ({ sequelize, read }: Database) =>
+  <T extends object>(sql: string, replacements: Record<string, unknown>): Promise<T[]> =>
     read(() => sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT }));
-  const outdate = async (where: string, replacements: Record<string, unknown>): Promise<number> => {
-    const [, changed] = await write(() =>
-      sequelize.query(`UPDATE readings SET revision = revision + 1, failures = 0, leased_until = NULL WHERE ${where}`, {
-        replacements,
-        type: QueryTypes.UPDATE,
-      }),
-    );
-    return Number(changed);
-  };
+
+type Queue = Pick<ReadingStore, 'unread' | 'lease' | 'keep' | 'giveUp'>;
+/** What waits to be read, and what was read of it. */
+function readingQueue(database: Database): Queue {
+  const { sequelize, write, transact } = database;
+  const select = selecting(database);
   return {
     unread: async (scoreId) => {
       const [row] = await select<Omit<Unread, 'earlier' | 'file'> & { file: unknown }>(unreadQuery, { scoreId });
@@ -126,6 +124,14 @@ export function readingStore({ sequelize, read, write, transact }: Database): Re
         sequelize.query('UPDATE readings SET failures = failures + 1, leased_until = NULL WHERE score_id = :scoreId', { replacements: { scoreId } }),
       );
     },
+  };
+}
+
+type Answers = Pick<ReadingStore, 'board' | 'lessons' | 'lessonsMark'>;
+/** What readings answer: a board, and what results taught. */
+function readingAnswers(database: Database): Answers {
+  const select = selecting(database);
+  return {
     board: async (workoutId) => {
       const rows = await select<Omit<BoardScore, 'read' | 'category'> & { category: string | null; reading: unknown }>(boardQuery, { workoutId });
       return rows.map(({ reading, category, ...row }) => ({
@@ -149,9 +155,26 @@ export function readingStore({ sequelize, read, write, transact }: Database): Re
       );
       return row?.mark ?? '0';
     },
+  };
+}
+
+/** A file, a text, rules or the model changed: their readings wait to be made anew. */
+function outdating({ sequelize, write }: Database): Omit<ReadingStore, keyof Queue | keyof Answers> {
+  const outdate = async (where: string, replacements: Record<string, unknown>): Promise<number> => {
+    const [, changed] = await write(() =>
+      sequelize.query(`UPDATE readings SET revision = revision + 1, failures = 0, leased_until = NULL WHERE ${where}`, {
+        replacements,
+        type: QueryTypes.UPDATE,
+      }),
+    );
+    return Number(changed);
+  };
+  return {
     outdateAthlete: async (athleteId, after) => void (await outdate('athlete_id = :athleteId AND score_id > :after', { athleteId, after })),
     outdateWorkout: async (workoutId) => (await outdate('workout_id = :workoutId', { workoutId })) > 0,
     outdateCoach: async (coachId) => void (await outdate('coach_id = :coachId', { coachId })),
     outdateOtherModels: async (model) => void (await outdate('model IS NOT NULL AND model <> :model', { model })),
   };
 }
+
+export const readingStore = (database: Database): ReadingStore => ({ ...readingQueue(database), ...readingAnswers(database), ...outdating(database) });

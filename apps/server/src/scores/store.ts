@@ -26,7 +26,8 @@ export interface ScoreStore {
   restore(coachId: number, workoutId: number, id: number, now: Date): Promise<void>;
 }
 
-export function scoreStore({ sequelize, models, read, transact }: Database): ScoreStore {
+/** What happens to the row that counts, and to the readings behind it, inside a transaction. */
+function counting({ sequelize, models }: Database) {
   /** The score that counts steps back for another; it stays in the table, marked, and is read no more. */
   const stepBack = async (workoutId: number, athleteId: number, now: Date, transaction: Transaction): Promise<void> => {
     // the workout's row is held, so that of two people who log for one athlete on one database one comes after the other; on two, the unique key decides
@@ -62,6 +63,12 @@ export function scoreStore({ sequelize, models, read, transact }: Database): Sco
     if (!row) throw new Problem('not_found');
     return row;
   };
+  return { stepBack, readAnew, outdateLater, put, find };
+}
+
+export function scoreStore(database: Database): ScoreStore {
+  const { models, read, transact } = database;
+  const { stepBack, readAnew, outdateLater, put, find } = counting(database);
   return {
     latest: async (workoutId, athleteId) => {
       const row = await read(() =>

@@ -110,7 +110,47 @@ const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.at
     s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted, a.file AS athleteFile
   FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id WHERE s.token = :token`;
 
-export function sendStore({ sequelize, models, read, write, transact }: Database): SendStore {
+type Reads = Pick<SendStore, 'list' | 'versionFor' | 'expected' | 'open'>;
+function sendReads({ sequelize, models, read }: Database): Reads {
+  return {
+    list: async (workoutId, text) => {
+      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText', 'today', 'felt'] as const;
+      const rows = await read(() => models.sends.findAll({ where: { workoutId }, attributes: [...attributes], order: ['id'] }));
+      return rows.map((row) => show(row, text));
+    },
+    versionFor: async (workoutId, athleteId) => {
+      const row = await read(() => models.sends.findOne({ where: { workoutId, athleteId }, attributes: ['versionText', 'today'] }));
+      if (!row) return null;
+      return row.today ? parsed<Today>(row.today).versionText : row.versionText;
+    },
+    expected: async (workoutId) =>
+      (await read(() => models.sends.findAll({ where: { workoutId, revokedAt: null }, attributes: ['athleteId', 'versionText', 'expected', 'today'] }))).map(
+        ({ athleteId, versionText, expected, today }) => {
+          const asked = today ? parsed<Today>(today) : null;
+          return { athleteId, versionText: asked?.versionText ?? versionText, expected: asked ? expectedOf(asked) : (expected as Sent['expected']) };
+        },
+      ),
+    open: async (token) => {
+      const [row] = await read(() => sequelize.query<LinkRow>(linkQuery, { replacements: { token }, type: QueryTypes.SELECT }));
+      if (!row) return null;
+      const today = row.today ? parsed<Today>(row.today) : null;
+      const { brief, versionText } = today ?? { brief: parsed<Brief>(row.brief), versionText: row.versionText };
+      const felt = row.felt ? parsed<Felt>(row.felt) : null;
+      return {
+        ...row,
+        brief,
+        versionText,
+        today: today?.said ?? null,
+        felt,
+        workout: row.workoutDeleted ? null : { text: row.text, day: row.day },
+        athleteDeleted: row.athleteDeleted !== null,
+        athleteFile: parsed<OpenLink['athleteFile']>(row.athleteFile),
+      };
+    },
+  };
+}
+
+function sendWrites({ sequelize, models, read, write, transact }: Database): Omit<SendStore, keyof Reads> {
   /** In one transaction, so that two who send at once leave one row. */
   const put = async ({ workoutId, athleteId, originalText, made }: NewSend, now: Date, transaction: Transaction): Promise<void> => {
     const fresh = {
@@ -133,24 +173,7 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
     await write(() => models.sends.update({ revokedAt }, { where: { id, workoutId, ...(revokedAt ? { revokedAt: null } : {}) } }));
   };
   return {
-    list: async (workoutId, text) => {
-      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText', 'today', 'felt'] as const;
-      const rows = await read(() => models.sends.findAll({ where: { workoutId }, attributes: [...attributes], order: ['id'] }));
-      return rows.map((row) => show(row, text));
-    },
     send: (send, now, transaction) => (transaction ? put(send, now, transaction) : orAgain(() => transact((own) => put(send, now, own)))),
-    versionFor: async (workoutId, athleteId) => {
-      const row = await read(() => models.sends.findOne({ where: { workoutId, athleteId }, attributes: ['versionText', 'today'] }));
-      if (!row) return null;
-      return row.today ? parsed<Today>(row.today).versionText : row.versionText;
-    },
-    expected: async (workoutId) =>
-      (await read(() => models.sends.findAll({ where: { workoutId, revokedAt: null }, attributes: ['athleteId', 'versionText', 'expected', 'today'] }))).map(
-        ({ athleteId, versionText, expected, today }) => {
-          const asked = today ? parsed<Today>(today) : null;
-          return { athleteId, versionText: asked?.versionText ?? versionText, expected: asked ? expectedOf(asked) : (expected as Sent['expected']) };
-        },
-      ),
     revoke: (workoutId, id, now) => setRevoked(workoutId, id, now),
     reopen: (workoutId, id) => setRevoked(workoutId, id, null),
     noteOpened: async (workoutId, athleteId, now) => {
@@ -167,22 +190,7 @@ export function sendStore({ sequelize, models, read, write, transact }: Database
     setFelt: async (workoutId, athleteId, felt) => {
       await write(() => models.sends.update({ felt }, { where: { workoutId, athleteId } }));
     },
-    open: async (token) => {
-      const [row] = await read(() => sequelize.query<LinkRow>(linkQuery, { replacements: { token }, type: QueryTypes.SELECT }));
-      if (!row) return null;
-      const today = row.today ? parsed<Today>(row.today) : null;
-      const { brief, versionText } = today ?? { brief: parsed<Brief>(row.brief), versionText: row.versionText };
-      const felt = row.felt ? parsed<Felt>(row.felt) : null;
-      return {
-        ...row,
-        brief,
-        versionText,
-        today: today?.said ?? null,
-        felt,
-        workout: row.workoutDeleted ? null : { text: row.text, day: row.day },
-        athleteDeleted: row.athleteDeleted !== null,
-        athleteFile: parsed<OpenLink['athleteFile']>(row.athleteFile),
-      };
-    },
   };
 }
+
+export const sendStore = (database: Database): SendStore => ({ ...sendReads(database), ...sendWrites(database) });

@@ -84,8 +84,9 @@ function lister({ sequelize, read }: Database): (rows: readonly WorkoutRow[]) =>
   return listed;
 }
 
-export function libraryStore(database: Database): LibraryStore {
-  const { sequelize, models, read, write } = database;
+type Reads = Pick<LibraryStore, 'page' | 'tags' | 'movementsUsed' | 'ownMovements'>;
+function libraryReads(database: Database): Reads {
+  const { sequelize, models, read } = database;
   const listed = lister(database);
   return {
     page: async (coachId, asked, most) => {
@@ -124,6 +125,12 @@ export function libraryStore(database: Database): LibraryStore {
         if (!byName.has(defined.own.name.toLowerCase())) byName.set(defined.own.name.toLowerCase(), defined);
       return [...byName.values()];
     },
+  };
+}
+
+/** What is written beside a text once it has been read, and what is thrown away after the days in the bin. */
+function shelving({ sequelize, read, write }: Database): Omit<LibraryStore, keyof Reads> {
+  return {
     unshelved: (most) =>
       read(() =>
         sequelize.query<Pick<WorkoutRow, 'id' | 'coachId' | 'text'>>('SELECT id, coach_id AS coachId, text FROM workouts WHERE shelved = 0 LIMIT :most', {
@@ -145,3 +152,5 @@ export function libraryStore(database: Database): LibraryStore {
     },
   };
 }
+
+export const libraryStore = (database: Database): LibraryStore => ({ ...libraryReads(database), ...shelving(database) });

@@ -9,9 +9,10 @@ import { Button } from '../ui/button';
 import { Chips } from '../ui/chip';
 import { inputLook } from '../ui/field';
 
-export function FeltForm({ token, page }: { token: string; page: AthletePage }) {
+/** What is being told, and the telling of it. */
+function useFelt(token: string, before: Felt | null) {
   const client = useQueryClient();
-  const [felt, setFelt] = useState<Felt>(page.felt ?? { where: '', much: 1, movement: '', note: '' });
+  const [felt, setFelt] = useState<Felt>(before ?? { where: '', much: 1, movement: '', note: '' });
   const send = useMutation({
     mutationFn: (body: Felt | null) => api(`/a/${token}/felt`, { body }),
     onSuccess: async () => {
@@ -20,7 +21,11 @@ export function FeltForm({ token, page }: { token: string; page: AthletePage }) 
     },
     onError: (failure) => toast.error(messageOf(failure)),
   });
-  const change = (next: Partial<Felt>): void => setFelt((before) => ({ ...before, ...next }));
+  return { felt, change: (next: Partial<Felt>): void => setFelt((now) => ({ ...now, ...next })), send };
+}
+
+export function FeltForm({ token, page }: { token: string; page: AthletePage }) {
+  const { felt, change, send } = useFelt(token, page.felt);
   return (
     <form
       className="flex flex-col gap-2"

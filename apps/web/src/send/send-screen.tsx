@@ -1,11 +1,14 @@
 /** Send: one link an athlete, copied all at once; who has it, who got an older text, and how to withdraw it. */
 import { useParams } from 'react-router';
+import type { StoredSend } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { Failed, Loading, Progress } from '../ui/states';
 import { SendLine } from './send-line';
 import { useSend } from './use-send';
+
+type SendModel = ReturnType<typeof useSend>;
 
 const headings = ['Athlete', 'State', 'Link'] as const;
 
@@ -46,35 +49,42 @@ export function SendScreen() {
       }
     >
       {links.byHand && <ByHand text={links.byHand} />}
-      <table className="w-full border-collapse">
-        <thead>
-          <tr className="border-b-2 border-ink text-left text-sm">
-            {headings.map((heading) => (
-              <th key={heading} className="py-1 font-medium">
-                {heading}
-              </th>
-            ))}
-            <th className="py-1">
-              <span className="sr-only">Actions</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map(({ id, name }) => (
-            <SendLine
-              key={id}
-              name={name}
-              sent={sends.find(({ athleteId }) => athleteId === id)}
-              links={links}
-              busy={job.isSending}
-              send={() => job.send([id])}
-            />
-          ))}
-        </tbody>
-      </table>
+      <Lines shown={shown} sends={sends} links={links} job={job} />
       {people.notMeant > 0 && <p className="mt-3 text-sm text-soft">Not meant for {people.notMeant} more: change whom it is for above.</p>}
       {shown.length === 0 && <p className="mt-4 text-soft">{rows.length === 0 ? 'Nobody to send to yet.' : 'Nobody with these words.'}</p>}
     </Page>
+  );
+}
+
+/** Who has which link. */
+function Lines({ shown, sends, links, job }: Pick<SendModel, 'links' | 'job'> & { shown: SendModel['people']['shown']; sends: readonly StoredSend[] }) {
+  return (
+    <table className="w-full border-collapse">
+      <thead>
+        <tr className="border-b-2 border-ink text-left text-sm">
+          {headings.map((heading) => (
+            <th key={heading} className="py-1 font-medium">
+              {heading}
+            </th>
+          ))}
+          <th className="py-1">
+            <span className="sr-only">Actions</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {shown.map(({ id, name }) => (
+          <SendLine
+            key={id}
+            name={name}
+            sent={sends.find(({ athleteId }) => athleteId === id)}
+            links={links}
+            busy={job.isSending}
+            send={() => job.send([id])}
+          />
+        ))}
+      </tbody>
+    </table>
   );
 }
 

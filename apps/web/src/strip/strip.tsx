@@ -42,81 +42,81 @@ interface LaneProps {
   finish?: { low: number; median: number; high: number } | null;
 }
 
+type Scale = (seconds: number) => number;
+
 function Drawn({ lane, total, height = 26, title, finish }: LaneProps) {
   const [ref, width] = useWidth<HTMLDivElement>();
-  const x = (seconds: number): number => (Math.min(seconds, total) / total) * width;
+  const x: Scale = (seconds) => (Math.min(seconds, total) / total) * width;
   return (
     <div ref={ref} className="w-full">
       <svg width={width} height={height} role="img" aria-label={title} className="block">
         <title>{title}</title>
-        {lane.parts.map((part, index) =>
-          part.window ? (
-            <g key={`w${index}`}>
-              <rect x={x(part.window.from)} width={Math.max(2, x(part.window.to) - x(part.window.from))} y={0} height={height} fill="var(--amber-wash)" />
-              <line x1={x(part.window.from)} x2={x(part.window.from)} y1={0} y2={height} stroke="var(--amber)" />
-              <line x1={x(part.window.to)} x2={x(part.window.to)} y1={0} y2={height} stroke="var(--amber)" />
-            </g>
-          ) : null,
+        {lane.parts.map((part, index) => part.window && <Window key={`w${index}`} window={part.window} x={x} height={height} />)}
+        {lane.parts.map(
+          (part, index) =>
+            part.isRest && <rect key={`r${index}`} x={x(part.start)} width={x(part.end) - x(part.start)} y={height / 2 - 0.5} height={1} fill="var(--line)" />,
         )}
-        {lane.parts.map((part, index) =>
-          part.isRest ? (
-            <rect key={`r${index}`} x={x(part.start)} width={x(part.end) - x(part.start)} y={height / 2 - 0.5} height={1} fill="var(--line)" />
-          ) : null,
-        )}
-        {lane.blocks.map((block) => {
-          const left = x(block.start);
-          const wide = Math.max(1, x(block.end) - left - 1);
-          const tall = height - 6;
-          const text = `${block.count}`;
-          return (
-            <g key={block.key} transform={`translate(${left} 3)`}>
-              <title>{`${block.label}, ${formatClock(block.start)} to ${formatClock(block.end)}`}</title>
-              <rect
-                width={wide}
-                height={tall}
-                rx={1.5}
-                fill={block.swapped ? 'var(--sheet)' : 'var(--block)'}
-                stroke={block.swapped ? 'var(--block)' : 'none'}
-                strokeWidth={1}
-              />
-              {wide > 34 && (
-                <path
-                  d={glyphPath(block.pattern)}
-                  transform={`translate(3 ${(tall - 11) / 2}) scale(0.8)`}
-                  fill="none"
-                  stroke={block.swapped ? 'var(--ink)' : 'var(--paper)'}
-                  strokeWidth={1.6}
-                />
-              )}
-              {wide > text.length * 6.5 + 3 && (
-                <text
-                  x={wide > 34 ? 17 : wide / 2}
-                  y={tall / 2 + 4}
-                  fontSize={10.5}
-                  textAnchor={wide > 34 ? 'start' : 'middle'}
-                  fill={block.swapped ? 'var(--ink)' : 'var(--paper)'}
-                >
-                  {text}
-                </text>
-              )}
-            </g>
-          );
-        })}
-        {finish && (
-          <g>
-            <path
-              d={`M${x(finish.low)} ${height - 1} Q${x(finish.median)} ${-height * 0.7} ${x(finish.high)} ${height - 1}`}
-              fill="none"
-              stroke="var(--ink)"
-              strokeWidth={1.2}
-            />
-            <line x1={x(finish.median)} x2={x(finish.median)} y1={1} y2={height} stroke="var(--ink)" strokeWidth={1.5} />
-          </g>
-        )}
+        {lane.blocks.map((block) => (
+          <Bout key={block.key} block={block} x={x} height={height - 6} />
+        ))}
+        {finish && <Finish finish={finish} x={x} height={height} />}
       </svg>
     </div>
   );
 }
+
+/** The coach's window, behind the bouts. */
+const Window = ({ window, x, height }: { window: NonNullable<Lane['parts'][number]['window']>; x: Scale; height: number }) => (
+  <g>
+    <rect x={x(window.from)} width={Math.max(2, x(window.to) - x(window.from))} y={0} height={height} fill="var(--amber-wash)" />
+    <line x1={x(window.from)} x2={x(window.from)} y1={0} y2={height} stroke="var(--amber)" />
+    <line x1={x(window.to)} x2={x(window.to)} y1={0} y2={height} stroke="var(--amber)" />
+  </g>
+);
+
+/** px from which a bout has room for its glyph, and px a figure takes */
+const glyphRoom = 34;
+const figureWidth = 6.5;
+/** One bout: filled as written, outlined where it was swapped; its glyph and its count where there is room. */
+function Bout({ block, x, height }: { block: Lane['blocks'][number]; x: Scale; height: number }) {
+  const left = x(block.start);
+  const wide = Math.max(1, x(block.end) - left - 1);
+  const text = `${block.count}`;
+  const ink = block.swapped ? 'var(--ink)' : 'var(--paper)';
+  const roomy = wide > glyphRoom;
+  return (
+    <g transform={`translate(${left} 3)`}>
+      <title>{`${block.label}, ${formatClock(block.start)} to ${formatClock(block.end)}`}</title>
+      <rect
+        width={wide}
+        height={height}
+        rx={1.5}
+        fill={block.swapped ? 'var(--sheet)' : 'var(--block)'}
+        stroke={block.swapped ? 'var(--block)' : 'none'}
+        strokeWidth={1}
+      />
+      {roomy && <path d={glyphPath(block.pattern)} transform={`translate(3 ${(height - 11) / 2}) scale(0.8)`} fill="none" stroke={ink} strokeWidth={1.6} />}
+      {wide > text.length * figureWidth + 3 && (
+        <text x={roomy ? 17 : wide / 2} y={height / 2 + 4} fontSize={10.5} textAnchor={roomy ? 'start' : 'middle'} fill={ink}>
+          {text}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** Where it is predicted to end, as a small hill. */
+const Finish = ({ finish, x, height }: { finish: NonNullable<LaneProps['finish']>; x: Scale; height: number }) => (
+  <g>
+    <path
+      d={`M${x(finish.low)} ${height - 1} Q${x(finish.median)} ${-height * 0.7} ${x(finish.high)} ${height - 1}`}
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth={1.2}
+    />
+    <line x1={x(finish.median)} x2={x(finish.median)} y1={1} y2={height} stroke="var(--ink)" strokeWidth={1.5} />
+  </g>
+);
 
 /** The predicted score as a small distribution on its own scale, with the window behind it. */
 export function ScoreRange({

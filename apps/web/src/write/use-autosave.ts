@@ -3,7 +3,7 @@
  * When another window saved in between, both texts are shown and the coach chooses.
  */
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { api, messageOf } from '../api/client';
 import { workoutLists } from '../api/queries';
 import { standingIn } from '../api/save-details';
@@ -35,15 +35,12 @@ async function put(id: number, text: string, before: string, revision: number): 
   }
 }
 
-export function useAutosave(workout: StoredWorkout) {
+/** Sends the text that stands, one at a time; what was typed meanwhile goes out after it. */
+function useSaver(workout: StoredWorkout, latest: RefObject<string>, setState: (state: SaveState) => void) {
   const client = useQueryClient();
-  const [text, setText] = useState(() => localStorage.getItem(draftKey(workout.id)) ?? workout.text);
-  const [state, setState] = useState<SaveState>({ kind: 'saved' });
   const revision = useRef(workout.revision);
   const saved = useRef(workout.text);
-  const latest = useRef(text);
   const running = useRef(false);
-
   const save = useCallback(async (): Promise<void> => {
     if (running.current || latest.current === saved.current) return;
     running.current = true;
@@ -67,7 +64,15 @@ export function useAutosave(workout: StoredWorkout) {
       running.current = false;
     }
     if (latest.current !== sending && latest.current !== saved.current) void save();
-  }, [client, workout.id]);
+  }, [client, workout.id, latest, setState]);
+  return { save, revision, saved, running };
+}
+
+export function useAutosave(workout: StoredWorkout) {
+  const [text, setText] = useState(() => localStorage.getItem(draftKey(workout.id)) ?? workout.text);
+  const [state, setState] = useState<SaveState>({ kind: 'saved' });
+  const latest = useRef(text);
+  const { save, revision, saved, running } = useSaver(workout, latest, setState);
 
   const change = useCallback(
     (next: string): void => {
@@ -82,14 +87,14 @@ export function useAutosave(workout: StoredWorkout) {
       localStorage.setItem(draftKey(workout.id), next);
       setState((before) => (before.kind === 'conflict' ? before : { kind: 'waiting' }));
     },
-    [workout.id],
+    [workout.id, saved, running],
   );
 
   useEffect(() => {
     if (text === saved.current || state.kind === 'conflict') return;
     const timer = setTimeout(() => void save(), pauseMs);
     return () => clearTimeout(timer);
-  }, [text, save, state.kind]);
+  }, [text, save, saved, state.kind]);
   // what stands unsaved when the page is left goes out at once; the draft stays until the server has it
   useEffect(() => () => void save(), [save]);
 

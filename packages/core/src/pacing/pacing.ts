@@ -179,6 +179,55 @@ function freshSeconds(program: Program, { blocks, step }: Bouts, length: number)
   }, 0);
 }
 
+/** What the pacing of a slot is read from. */
+interface Paced {
+  readonly workout: Pick<Workout, 'parts'>;
+  readonly program: Program;
+  readonly plans: Plans;
+  readonly lengths: readonly number[];
+  /** without planned breaks */
+  readonly soft: Run;
+}
+
+/** Smaller sets when the planned ones fail: half, threes, singles; 0: there is nothing smaller. */
+const smallerSet = (largest: number): number => (largest > 5 ? Math.ceil(largest / 2) : largest > 3 ? 3 : largest > 1 ? 1 : 0);
+const setsWord = (reps: number): string => (reps === 1 ? 'singles' : `sets of ${reps}`);
+
+/** What the part would win were this slot a little easier: seconds, or their worth in rounds. */
+function wonBy({ part, slot }: Bouts, { program, lengths, soft }: Paced): number {
+  const easier = walkProgram(program, {
+    lengths,
+    demands: (atPart, atSlot, demand) => (atPart === part && atSlot === slot ? easierBy(demand, easierFactor) : demand),
+  });
+  const [now, then] = [soft.parts[part]!, easier.parts[part]!];
+  return now.unit === 'seconds' ? now.score - then.score : lengths[part]! * (then.score / Math.max(1e-6, now.score) - 1);
+}
+
+function slotPacing(own: Bouts, paced: Paced): SlotPacing {
+  const { part, slot, blocks, step } = own;
+  const plan = paced.plans.get(slotKey(part, slot));
+  // what is not split: its own count, or what a slot without one came to first and last
+  const whole = [Math.round(step.count ?? blocks[0]!.count)];
+  const later = plan?.later ?? (step.count === null ? [Math.round(blocks[blocks.length - 1]!.count)] : whole);
+  const largest = Math.max(...later);
+  const smaller = smallerSet(largest);
+  const seconds = blocks.reduce((sum, block) => sum + block.end - block.start, 0);
+  return {
+    part,
+    slot,
+    movement: step.demand.movement.id,
+    name: plainName(slotsOfPart(paced.workout.parts[part]!)[slot]!),
+    unit: step.demand.unit,
+    sets: plan?.first ?? whole,
+    later,
+    breakSeconds: later.length > 1 || (plan?.first.length ?? 1) > 1 ? Math.max(5, breakToKeep(blocks)) : 0,
+    planB: plan && smaller > 0 ? `if ${setsWord(largest)} fail: ${setsWord(smaller)} with 5 s between` : null,
+    seconds,
+    lostSeconds: Math.max(0, seconds - freshSeconds(paced.program, own, paced.lengths[part]!)),
+    wonSeconds: Math.max(0, wonBy(own, paced)),
+  };
+}
+
 /** @param school the house rule on breaks: planned before failure, unbroken while fresh, or quick singles for heavy lifts */
 export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, place: Place | null = null, school: HouseRules['breaks'] = 'planned'): Pacing {
   const program = compile(workout, capacity, place);
@@ -190,41 +239,7 @@ export function planPacing(workout: Pick<Workout, 'parts'>, capacity: Capacity, 
   const run = walkProgram(program, { whole: true, trace: true, lengths, splits });
   const soft = walkProgram(program, { lengths });
   const bouts = boutsOf(workout, program, run);
-  const slots = bouts.map((own): SlotPacing => {
-    const { part, slot, blocks, step } = own;
-    const plan = plans.get(slotKey(part, slot));
-    // what is not split: its own count, or what a slot without one came to first and last
-    const whole = [Math.round(step.count ?? blocks[0]!.count)];
-    const later = plan?.later ?? (step.count === null ? [Math.round(blocks[blocks.length - 1]!.count)] : whole);
-    const largest = Math.max(...later);
-    const smaller = largest > 5 ? Math.ceil(largest / 2) : largest > 3 ? 3 : largest > 1 ? 1 : 0;
-    const seconds = blocks.reduce((sum, block) => sum + block.end - block.start, 0);
-    const easier = walkProgram(program, {
-      lengths,
-      demands: (atPart, atSlot, demand) => (atPart === part && atSlot === slot ? easierBy(demand, easierFactor) : demand),
-    });
-    const gain =
-      soft.parts[part]!.unit === 'seconds'
-        ? soft.parts[part]!.score - easier.parts[part]!.score
-        : lengths[part]! * (easier.parts[part]!.score / Math.max(1e-6, soft.parts[part]!.score) - 1);
-    return {
-      part,
-      slot,
-      movement: step.demand.movement.id,
-      name: plainName(slotsOfPart(workout.parts[part]!)[slot]!),
-      unit: step.demand.unit,
-      sets: plan?.first ?? whole,
-      later,
-      breakSeconds: later.length > 1 || (plan?.first.length ?? 1) > 1 ? Math.max(5, breakToKeep(blocks)) : 0,
-      planB:
-        plan && smaller > 0
-          ? `if ${largest === 1 ? 'singles' : `sets of ${largest}`} fail: ${smaller === 1 ? 'singles' : `sets of ${smaller}`} with 5 s between`
-          : null,
-      seconds,
-      lostSeconds: Math.max(0, seconds - freshSeconds(program, own, lengths[part]!)),
-      wonSeconds: Math.max(0, gain),
-    };
-  });
+  const slots = bouts.map((own) => slotPacing(own, { workout, program, plans, lengths, soft }));
   const decides = slots.some((each) => each.wonSeconds >= 1) ? 'wonSeconds' : 'lostSeconds';
   const limiting = slots.length === 0 ? null : slots.reduce((best, each, index) => (each[decides] > slots[best]![decides] ? index : best), 0);
   const reached = new Set(bouts.map((each) => slotKey(each.part, each.slot)));

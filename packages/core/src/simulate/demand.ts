@@ -76,65 +76,69 @@ export function maxOf(movement: Movement, capacity: Capacity): number | null {
   return movement.limit.by === 'lift' && movement.load ? capacity.lifts[movement.limit.lift].value * movement.limit.ratio : null;
 }
 
-function repsToFailure(
-  movement: Movement,
-  capacity: Capacity,
-  loadKg: number,
-  heightCm: number | null,
-  vestKg: number,
-): { reps: number; share: number | null; maxKg: number | null; guessed: string | null } {
-  const mass = capacity.athlete.bodyMassKg;
+interface AtHand {
+  readonly reps: number;
+  readonly share: number | null;
+  readonly maxKg: number | null;
+  readonly guessed: string | null;
+}
+/** What a movement is done with. */
+interface Loaded {
+  readonly loadKg: number;
+  readonly heightCm: number | null;
+  readonly vestKg: number;
+}
+const endless = 5000;
+const easeOfLevel = { new: 0.5, newer: 0.75, trained: 1, competitive: 1.3 } as const;
+
+function repsToFailure(movement: Movement, capacity: Capacity, loaded: Loaded): AtHand {
   const { limit } = movement;
-  const heavier = (mass + vestKg) / mass;
+  const mass = capacity.athlete.bodyMassKg;
   const own = entryOf(capacity.ownBests, movement.id);
+  const plain = (reps: number): AtHand => ({ reps, share: null, maxKg: null, guessed: null });
   switch (limit.by) {
     case 'engine':
-      return { reps: 5000, share: null, maxKg: null, guessed: null };
-    case 'ease': {
-      const level = { new: 0.5, newer: 0.75, trained: 1, competitive: 1.3 }[capacity.athlete.level];
-      return { reps: own && own > 0 ? own : (limit.reps * level) / heavier ** 2, share: null, maxKg: null, guessed: null };
-    }
-    case 'lift': {
-      const max = movement.load ? (maxOf(movement, capacity) ?? 0) : capacity.lifts[limit.lift].value * limit.ratio;
-      const body = limit.bodyShare * mass;
-      const height =
-        heightCm !== null && movement.family === 'step'
-          ? 0.55 + 0.45 * (heightCm / 50)
-          : heightCm !== null && movement.family === 'box'
-            ? 0.5 + 0.5 * (heightCm / 60)
-            : 1;
-      const share = ((loadKg + body + vestKg * limit.bodyShare) / (max + body)) * height;
-      const alternating = sideRest(movement);
-      const reps =
-        own !== undefined && loadKg === 0 && vestKg === 0 ? Math.max(0.3, own) : repsAtShare(Math.max(0.02, share)) * (share < 0.8 ? alternating : 1);
-      return {
-        reps,
-        share,
-        maxKg: movement.load ? max : null,
-        guessed:
-          share > 1
-            ? `${movement.name.toLowerCase()}: ${loadKg.toFixed(1)} kg is above the estimated max of ${max.toFixed(1)} kg; simulated as slow singles`
-            : null,
-      };
-    }
-    case 'set': {
-      const base = capacity.sets[limit.set].value;
-      const carried = movement.heightOf === 'surface' ? handsRaisedShare(heightCm ?? 60) : limit.bodyMassShare;
-      const shareFactor = carried === null || movement.family !== 'push-up' ? 1 : bodyMassFactor(carried, base);
-      const extra = loadKg + vestKg;
-      // extra load on a body-mass movement: the share of the max that the best set implies, raised by the added mass
-      const implied = shareAtReps(Math.max(0.3, base * limit.ratio * shareFactor));
-      const loaded = extra > 0 && !movement.load?.optional ? repsAtShare(implied * (1 + extra / mass)) : base * limit.ratio * shareFactor;
-      const told = own !== undefined && extra === 0 ? Math.max(0.3, own) : loaded;
-      const reps = movement.adjusts === 'angle' ? Math.max(setToFit, told) : told;
-      return {
-        reps,
-        share: null,
-        maxKg: null,
-        guessed: reps < 1 ? `${movement.name.toLowerCase()}: below the first repetition; simulated as slow singles with rests` : null,
-      };
-    }
+      return plain(endless);
+    case 'ease':
+      return plain(own && own > 0 ? own : (limit.reps * easeOfLevel[capacity.athlete.level]) / ((mass + loaded.vestKg) / mass) ** 2);
+    case 'lift':
+      return byLift(movement, limit, capacity, loaded, own);
+    case 'set':
+      return bySet(movement, limit, capacity, loaded, own);
   }
+}
+
+/** A step or a box asks for more the higher it is. */
+function heightFactor({ family }: Movement, heightCm: number | null): number {
+  if (heightCm === null) return 1;
+  if (family === 'step') return 0.55 + 0.45 * (heightCm / 50);
+  return family === 'box' ? 0.5 + 0.5 * (heightCm / 60) : 1;
+}
+
+type LimitBy<By extends Movement['limit']['by']> = Extract<Movement['limit'], { by: By }>;
+function byLift(movement: Movement, limit: LimitBy<'lift'>, capacity: Capacity, { loadKg, heightCm, vestKg }: Loaded, own: number | undefined): AtHand {
+  const max = movement.load ? (maxOf(movement, capacity) ?? 0) : capacity.lifts[limit.lift].value * limit.ratio;
+  const body = limit.bodyShare * capacity.athlete.bodyMassKg;
+  const share = ((loadKg + body + vestKg * limit.bodyShare) / (max + body)) * heightFactor(movement, heightCm);
+  const reps =
+    own !== undefined && loadKg === 0 && vestKg === 0 ? Math.max(0.3, own) : repsAtShare(Math.max(0.02, share)) * (share < 0.8 ? sideRest(movement) : 1);
+  const beyond = `${movement.name.toLowerCase()}: ${loadKg.toFixed(1)} kg is above the estimated max of ${max.toFixed(1)} kg; simulated as slow singles`;
+  return { reps, share, maxKg: movement.load ? max : null, guessed: share > 1 ? beyond : null };
+}
+
+function bySet(movement: Movement, limit: LimitBy<'set'>, capacity: Capacity, { loadKg, heightCm, vestKg }: Loaded, own: number | undefined): AtHand {
+  const base = capacity.sets[limit.set].value;
+  const carried = movement.heightOf === 'surface' ? handsRaisedShare(heightCm ?? 60) : limit.bodyMassShare;
+  const shareFactor = carried === null || movement.family !== 'push-up' ? 1 : bodyMassFactor(carried, base);
+  const extra = loadKg + vestKg;
+  // extra load on a body-mass movement: the share of the max that the best set implies, raised by the added mass
+  const implied = shareAtReps(Math.max(0.3, base * limit.ratio * shareFactor));
+  const heavier = extra > 0 && !movement.load?.optional;
+  const plain = heavier ? repsAtShare(implied * (1 + extra / capacity.athlete.bodyMassKg)) : base * limit.ratio * shareFactor;
+  const told = own !== undefined && extra === 0 ? Math.max(0.3, own) : plain;
+  const reps = movement.adjusts === 'angle' ? Math.max(setToFit, told) : told;
+  const below = `${movement.name.toLowerCase()}: below the first repetition; simulated as slow singles with rests`;
+  return { reps, share: null, maxKg: null, guessed: reps < 1 ? below : null };
 }
 
 /** What is set by its angle is set until so many are at hand (round figure). */
@@ -174,7 +178,7 @@ const demands = new WeakMap<Capacity, Map<string, Demand>>();
 function makeDemand(movementId: string, unit: CountUnit, capacity: Capacity, loadKg: number, heightCm: number | null, vestKg: number): Demand {
   const movement = movementOf(movementId);
   const { bodyMassKg: mass, statureM } = capacity.athlete;
-  const { reps, share, maxKg, guessed } = repsToFailure(movement, capacity, loadKg, heightCm, vestKg);
+  const { reps, share, maxKg, guessed } = repsToFailure(movement, capacity, { loadKg, heightCm, vestKg });
   const tires = Float64Array.from(muscles, (muscle) => movement.muscles[muscle] ?? 0);
   const groups = muscles.flatMap((muscle, index) => (movement.muscles[muscle] ? [index] : []));
   const height = heightCm !== null && (movement.family === 'box' || movement.family === 'step') ? heightCm / 50 : 1;
