@@ -209,3 +209,15 @@ test('one side at a time does not double a minute: half of the count each side w
   const spared = withKit(['kettlebell 24 kg'], { avoid: ['spinal_loading', 'kneeling'] });
   expect(slotOf('EMOM 12:00\n14 kettlebell swing @ 24/16 kg', spared)).toMatchObject({ movement: 'single-leg-hip-thrust', reps: [7], perSide: true });
 });
+
+test('what keeps its clock for a newer athlete is not said to be shortened', () => {
+  const beginner = withKit(['kettlebell 8 kg', 'rope'], { level: 'new' });
+  expect(versionOf('AMRAP 3:00 x 3, rest 2:00 between\n10 kettlebell swing @ 16/12 kg\n10 burpee', beginner).warnings.map(({ code }) => code)).not.toContain(
+    'shortened',
+  );
+});
+test('a wall is not walked round by other muscles', () => {
+  const beginner = withKit(['kettlebell 8 kg', 'kettlebell 12 kg', 'pull-up bar', 'band medium'], { category: 'women', level: 'new', body_mass: '58 kg' });
+  const { version } = versionOf('for time, cap 9:00\n15-12-9\npower snatch @ 43/29 kg\nchest-to-bar pull-up', beginner);
+  expect(version.parts[0]!.slots[1]!.movement).toBe('band-pull-up');
+});

@@ -81,6 +81,17 @@ test('a strength set with another implement keeps its reps where a load is there
   const { movement, load, reps, perSide } = slotOf('strength\n5 sets, rest 2:00\n8 barbell row @ 50/35 kg', rower);
   expect([movement, load!.kg, reps, perSide]).toEqual(['dumbbell-row', 16, [8], true]);
 });
+test('a strength set of what is light goes near failure, not beyond it', () => {
+  const climber = withKit(['pull-up bar'], { body_mass: '95 kg', best_sets: { strict_pull_up: 12 } });
+  const { movement, reps } = slotOf('strength\n4 sets, rest 2:30\n8 weighted pull-up @ 15/10 kg', climber);
+  expect(movement).toBe('strict-pull-up');
+  expect(reps[0]).toBeLessThanOrEqual(12);
+});
+test('a near movement with the same implement is done with what was written, where it is there', () => {
+  const { question, context } = asked('AMRAP 18:00\n12 dumbbell box step-over @ 2x22.5/15 kg', withKit(['dumbbell 30 kg x 2', 'dumbbell 22.5 kg x 2']));
+  const [first] = optionsFor(question, context);
+  expect([first!.nearness, first!.load?.grams, first!.count]).toEqual(['range', 22_500, expect.objectContaining({ men: 12 })]);
+});
 test('what weighs as much as was written is not taken for light: the count stays', () => {
   const strong = withKit(['dumbbell 15 kg x 2', 'dumbbell 30 kg x 2'], { maxes: { deadlift: '200 kg', clean: '120 kg' } });
   const { load, reps } = slotOf('5 rounds for time, cap 15:00\n8 power clean @ 60/40 kg\n10 burpee', strong);

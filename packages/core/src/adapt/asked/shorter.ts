@@ -25,6 +25,7 @@ export function shorterClock(part: Part, factor: number, least = 0): Part {
     case 'amrap': {
       if (part.sets > 1) {
         const sets = wholeRounds(part.sets, 1, factor, least);
+        if (sets === part.sets) return part;
         return { ...part, sets, window: scaleWindow(part.window, sets / part.sets) };
       }
       const length = Math.max(60, roundTime(part.seconds.high * factor));

@@ -159,7 +159,8 @@ export function swapEdits(space: Space, point: Point, slot: number): Tried[] {
   const seen = new Set([now]);
   const coachs = singleAlternatives(space.questions[slot]!.slot).length > 0;
   const others = space.options[slot]!.filter(({ coachRank }) => !coachs || coachRank !== null).filter(({ movement, rank }) =>
-    seen.has(movement) || rank.beyondRepair > 0 ? false : (seen.add(movement), true),
+    // other muscles altogether are no way round a wall
+    seen.has(movement) || rank.beyondRepair > 0 || rank.tooHard > 1 ? false : (seen.add(movement), true),
   );
   const slots = followers(space, slot);
   return others.slice(0, 6).map((to, order): Tried => ({

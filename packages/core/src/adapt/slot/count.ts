@@ -239,7 +239,8 @@ function factorOf(setShare: number, effort: number, time: number, ask: Ask): num
   const load = proposed.movement.load !== null && question.slot.load !== null;
   if (!weighsAsWritten(ask) && !isNewer(context.athlete) && effort < 1 / alike && time < alike && (load || time < 1 / alike)) {
     const most = question.strength ? mostUpInStrength : mostUp;
-    return Math.min(most, 1 / Math.max(effort, question.strength ? 0 : time));
+    // near failure, not beyond it
+    return Math.max(1, Math.min(most, 1 / Math.max(effort, question.strength ? 0 : time), unbroken / Math.max(0.02, setShare)));
   }
   // what is still done in one go is not cut for being harder
   return (effort > alike && setShare > unbroken) || time > alike ? Math.max(mostDown, 1 / Math.max(effort, time)) : 1;

@@ -76,10 +76,17 @@ function mostForNewer(source: Slot, movement: Movement, context: AdaptContext): 
   return isNewer(context.athlete) && source.load?.kind === 'mass' ? writtenKg(source, context, movement)! : Infinity;
 }
 
+/** The same movement with another implement, or a near one with the same: what was written is in the hand anyway. */
+function isAskedForIt(movement: Movement, nearness: Loaded['nearness'], source: Slot): boolean {
+  const written = movementOf(source.movement);
+  if (nearness === 'implement') return movement.side === written.side;
+  const inHand = (each: Movement): string => `${each.load?.implements[0]} x ${each.load?.count}${each.side === 'perSide' ? ' a side' : ''}`;
+  return written.load?.implements[0] !== 'barbell' && inHand(movement) === inHand(written) && (nearness === 'range' || nearness === 'position');
+}
+
 /** Kilograms to look for: the written ones while they feel as they were meant to, else those that do. The same movement with another implement is asked for them, too. */
 function wantedKg({ movement, nearness, source }: Loaded, question: SlotQuestion, context: AdaptContext): number {
-  const inOtherHands = nearness === 'implement' && movement.side === movementOf(source.movement).side;
-  const same = source.movement === movement.id || inOtherHands;
+  const same = source.movement === movement.id || isAskedForIt(movement, nearness, source);
   const written = same ? writtenKg(source, context, movement) : null;
   const felt = kgForReps(movement, wantedReps(question, context), context);
   if (written === null || felt === null) return Math.min(felt ?? written ?? 5, mostForNewer(source, movement, context));

@@ -69,7 +69,7 @@ export const pulls = [
     harder: ['bar-muscle-up'],
     standards: ['Chest touches the bar below the collarbone'],
   }),
-  movement('weighted-pull-up', pulling, { needs: 'bar', load: held('worn', 1, 'vest', 'dumbbell', 'kettlebell', 'plate', 'backpack'), limit: ofSet('strictPullUp', 0.5), skill: 2, easier: ['strict-pull-up'], harder: [] }),
+  movement('weighted-pull-up', pulling, { needs: 'bar', load: held('worn', 1, 'vest', 'dumbbell', 'kettlebell', 'plate', 'backpack'), limit: ofSet('strictPullUp', 1), skill: 2, easier: ['strict-pull-up'], harder: [] }),
   movement('chin-up', pulling, {
     style: 'free',
     aliases: ['chinup', 'underhand pull-up'],
