@@ -33,6 +33,9 @@ export interface ClockPlan {
   readonly totalSeconds: number | null;
 }
 
+/** A cue with nothing to do and nothing to tick: a rest, an end. */
+export const bareCue = { part: 0, lengthSeconds: null, lines: [], ticks: [], repeats: false, ticksARound: 1 } as const satisfies Partial<Cue>;
+
 /** a count-in of ten seconds before the first work */
 export const countInSeconds = 10;
 /** rounds of an AMRAP whose counts grow that are told one by one */
@@ -61,17 +64,7 @@ function kindOf(part: Part, piece: WorkPiece): CueKind {
 function cueOf(part: Part, index: number, piece: Piece, atSeconds: number): Cue {
   if (piece.kind === 'rest') {
     const open = piece.rest.open === 'recovered' || piece.rest.open === 'asNeeded' || piece.rest.open === 'ratio';
-    return {
-      atSeconds,
-      kind: 'rest',
-      text: restWords(piece.rest),
-      part: index,
-      lengthSeconds: open ? null : piece.rest.high,
-      lines: [],
-      ticks: [],
-      repeats: false,
-      ticksARound: 1,
-    };
+    return { ...bareCue, atSeconds, kind: 'rest', text: restWords(piece.rest), part: index, lengthSeconds: open ? null : piece.rest.high };
   }
   const ticks = ticksOfPiece(part, piece);
   return {
@@ -108,16 +101,6 @@ export function planClock(workout: Pick<Workout, 'parts'>): ClockPlan {
       at += cue.lengthSeconds ?? (piece.kind === 'rest' ? piece.rest.high : 0);
     }
   });
-  cues.push({
-    atSeconds: at,
-    kind: 'end',
-    text: 'Time',
-    part: Math.max(0, workout.parts.length - 1),
-    lengthSeconds: null,
-    lines: [],
-    ticks: [],
-    repeats: false,
-    ticksARound: 1,
-  });
+  cues.push({ ...bareCue, atSeconds: at, kind: 'end', text: 'Time', part: Math.max(0, workout.parts.length - 1) });
   return { cues, totalSeconds: fixed ? at : null };
 }

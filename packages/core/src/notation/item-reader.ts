@@ -31,7 +31,7 @@ interface Opened {
 }
 
 /** what could not be read stays as a note of its part */
-const keptAsNote: ReadonlySet<ReadProblem['code']> = new Set<ReadProblem['code']>(['unreadable', 'zero_count', 'unread_words']);
+const keptAsNote: ReadonlySet<ReadProblem['code']> = new Set<ReadProblem['code']>(['unreadable', 'zero_count', 'unread_words', 'penalty']);
 
 export class ItemReader {
   readonly problems: ReadProblem[] = [];
@@ -157,7 +157,10 @@ export class ItemReader {
       return { items: [], next: at + 1 };
     }
     const line = headless(lines[at]!);
-    if (isPenalty(line)) return this.penalty(line, at);
+    if (isPenalty(line)) {
+      this.report({ code: 'penalty', span: spanOfLine(line), text: line.text });
+      return { items: [], next: at + 1 };
+    }
     const children = lines.slice(at + 1, below);
     if (isThen(line)) return { items: [], next: at + 1 };
     const opened = openLine(line);
@@ -280,19 +283,13 @@ export class ItemReader {
     return groups.map((group) => (group.length === 1 && isRest(group[0]!) ? [] : this.items(levelled(group), bare)));
   }
 
-  /** `every break: 5 burpees`: told to the athlete, and not reckoned with. */
-  private penalty(line: Line, at: number): { items: Item[]; next: number } {
-    this.notes.push(line.text);
-    this.report({ code: 'penalty', span: spanOfLine(line), text: line.text });
-    return { items: [], next: at + 1 };
-  }
-
   /** Words that were read as something else than work. */
   note(line: Line, cursor: Cursor, from: number): void {
     this.keep(withoutLooseEnds(cursor.text(from, cursor.end)), spanIn(line, cursor, from, cursor.end));
   }
 }
 
+/** `every break: 5 burpees`: told to the athlete, and not reckoned with. */
 const isPenalty = (line: Line): boolean => {
   const cursor = cursorOf(line);
   if (cursor.phrase('penalty')) return cursor.sign(':');

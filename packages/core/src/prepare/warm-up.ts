@@ -3,28 +3,32 @@
  * The shapes are common practice (three short rounds; the workout in miniature; pump and drills; an own ritual), by house rule.
  */
 import type { Athlete } from '../athlete/athlete';
-import type { ClockPlan, Cue, CueTick } from '../clock/plan-clock';
+import { bareCue, type ClockPlan, type Cue, type CueTick } from '../clock/plan-clock';
 import { violates } from '../limits/feasible';
 import { movementOf } from '../movements/catalogue';
 import { plainName, wordsOf } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
+import { formatClock } from '../units/duration';
 import { formatMass } from '../units/mass';
 import type { Slot } from '../workout/workout';
 
 export interface WarmUpStep {
   /** as it stands on the page */
   readonly text: string;
-  /** what is ticked off one after the other: rounds, or sets of a ramp; empty: the whole at once */
-  readonly sets: readonly string[];
+  /** over its sets; empty where the step is one line */
+  readonly name: string;
+  /** what is ticked off one after the other, each in its lines: rounds, or sets of a ramp; empty: the whole at once */
+  readonly sets: readonly (readonly string[])[];
   /** s by the clock; null: the athlete ends it */
   readonly seconds: number | null;
   /** nothing is done in it */
   readonly isRest: boolean;
 }
-const open = (text: string, sets: readonly string[] = []): WarmUpStep => ({ text, sets, seconds: null, isRest: false });
-const timed = (text: string, seconds: number): WarmUpStep => ({ text, sets: [], seconds, isRest: false });
-const off = (text: string, seconds: number): WarmUpStep => ({ text, sets: [], seconds, isRest: true });
-const times = (count: number, what: string): string[] => Array.from({ length: count }, () => what);
+const open = (text: string): WarmUpStep => ({ text, name: '', sets: [], seconds: null, isRest: false });
+const inSets = (text: string, name: string, sets: WarmUpStep['sets']): WarmUpStep => ({ ...open(text), name, sets });
+const timed = (seconds: number, what: string): WarmUpStep => ({ ...open(`${formatClock(seconds)} ${what}`), seconds });
+const off = (seconds: number, length = formatClock(seconds)): WarmUpStep => ({ ...open(`Then ${length} off`), seconds, isRest: true });
+const times = (count: number, lines: readonly string[]): WarmUpStep['sets'] => Array.from({ length: count }, () => lines);
 
 /** movements that are ramped up to, and that are rehearsed: more is a workout of its own (round figures) */
 const mostRamps = 2;
@@ -51,7 +55,13 @@ function rampOf(slot: Slot, { category, units }: Athlete): WarmUpStep[] {
   const sets = isBar
     ? ['5 with the empty bar', `5 at about ${formatMass(Math.round((kg * halfway) / 2.5) * 2.5, units)}`, full]
     : ['5 without load or with something lighter', full];
-  return [open(`${plainName(slot)}: ${sets.join(isBar ? ', ' : ', then ')}`, sets)];
+  return [
+    inSets(
+      `${plainName(slot)}: ${sets.join(isBar ? ', ' : ', then ')}`,
+      plainName(slot),
+      sets.map((set) => [set]),
+    ),
+  ];
 }
 function rampsOf(slots: readonly Slot[], athlete: Athlete): WarmUpStep[] {
   const loaded = slots.filter((slot) => slot.load?.kind === 'mass');
@@ -75,41 +85,38 @@ export function warmUpFor(slots: readonly Slot[], athlete: Athlete, rules: House
   const ramps = rampsOf(slots, athlete);
   const rehearsed = ids.slice(0, mostRehearsed).map((id) => easyBout(id, athlete));
   switch (rules.warmUp) {
-    case 'miniature':
-      return [open(`One round at half the reps: ${[...new Set(slots.map(plainName))].join(', ')}`), ...ramps, off('Then 5:00 off', 300)];
+    case 'miniature': {
+      const names = [...new Set(slots.map(plainName))];
+      return [inSets(`One round at half the reps: ${names.join(', ')}`, 'One round at half the reps', [names]), ...ramps, off(300)];
+    }
     case 'pump':
-      return [timed(`2:00 ${pulse}`, 120), ...rehearsed.map((line) => open(`2 easy sets of ${line}`, times(2, line))), ...ramps, off('Then 8–10 min off', 480)];
+      return [timed(120, pulse), ...rehearsed.map((line) => inSets(`2 easy sets of ${line}`, '2 easy sets', times(2, [line]))), ...ramps, off(480, '8–10 min')];
     case 'own':
       return [open('Own ritual'), ...rehearsed.map((line) => open(`${line} for the movements of this version`)), ...ramps];
     default: {
-      const round = `30 s ${pulse}, 3 ${reachFor(athlete)}, ${rehearsed[0] ?? '5 air squats'}`;
-      return [open(`3 rounds: ${round}`, times(3, round)), ...rehearsed.slice(1).map((line) => open(line)), ...ramps];
+      const round = [`30 s ${pulse}`, `3 ${reachFor(athlete)}`, rehearsed[0] ?? '5 air squats'];
+      return [inSets(`3 rounds: ${round.join(', ')}`, '3 rounds', times(3, round)), ...rehearsed.slice(1).map(open), ...ramps];
     }
   }
 }
 
-const ticksOf = ({ sets }: WarmUpStep): CueTick[] =>
-  sets.length > 1 ? sets.map((set, at) => ({ text: `${at + 1} of ${sets.length}`, lines: set.split(', ') })) : [];
-const nameOf = ({ text }: WarmUpStep): string => (text.includes(':') && !/^\d+:\d\d/.test(text) ? text.slice(0, text.indexOf(':')) : '');
+function cueOf({ text, name, sets, seconds, isRest }: WarmUpStep, atSeconds: number): Cue {
+  const kind = isRest ? 'rest' : seconds === null ? 'open' : 'work';
+  const ticks = sets.length > 1 ? sets.map((lines, at): CueTick => ({ text: `${at + 1} of ${sets.length}`, lines })) : [];
+  const lines = isRest ? [] : sets.length > 0 ? [...new Set(sets.flat())] : [text];
+  return { ...bareCue, atSeconds, kind, text: isRest ? text : name, lengthSeconds: seconds, lines, ticks };
+}
 
 /** The warm-up as the clock plays it: what has a time runs down, the rest the athlete taps away. */
 export function warmUpClock(steps: readonly WarmUpStep[]): ClockPlan {
   let at = 0;
   const cues = steps.map((step): Cue => {
-    const cue: Cue = {
-      atSeconds: at,
-      kind: step.isRest ? 'rest' : step.seconds === null ? 'open' : 'work',
-      text: step.isRest ? step.text : nameOf(step),
-      part: 0,
-      lengthSeconds: step.seconds,
-      lines: step.isRest ? [] : step.sets.length > 0 ? [...new Set(step.sets)] : [step.text],
-      ticks: ticksOf(step),
-      repeats: false,
-      ticksARound: 1,
-    };
+    const cue = cueOf(step, at);
     at += step.seconds ?? 0;
     return cue;
   });
-  const end: Cue = { atSeconds: at, kind: 'end', text: 'Ready', part: 0, lengthSeconds: null, lines: [], ticks: [], repeats: false, ticksARound: 1 };
-  return { cues: [...cues, end], totalSeconds: steps.every(({ seconds }) => seconds !== null) ? at : null };
+  return {
+    cues: [...cues, { ...bareCue, atSeconds: at, kind: 'end', text: 'Ready' }],
+    totalSeconds: steps.every(({ seconds }) => seconds !== null) ? at : null,
+  };
 }

@@ -32,7 +32,7 @@ export function placeCost(movement: Movement, place: Place | null): PlaceCost {
   // a carry stays in a long room; a shuttle run is of the room it is written for
   const outside = movement.family === 'carry' && lapM < longLapM && goesOutside(movement, place);
   return {
-    wayOutSeconds: movement.id === 'run' || outside ? wayToStreet(place) : 0,
+    wayOutSeconds: movement.needsText === 'route' || outside ? wayToStreet(place) : 0,
     turnSecondsPerMetre: inLaps && !outside && lapM < longLapM ? turnSeconds / Math.max(1, lapM) : 0,
   };
 }

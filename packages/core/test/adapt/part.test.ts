@@ -221,3 +221,25 @@ test('a wall is not walked round by other muscles', () => {
   const { version } = versionOf('for time, cap 9:00\n15-12-9\npower snatch @ 43/29 kg\nchest-to-bar pull-up', beginner);
   expect(version.parts[0]!.slots[1]!.movement).toBe('band-pull-up');
 });
+
+test('sets of a press at a share of the max are raced by nobody: they stay sets, also for somebody newer with other loads', () => {
+  const newer = withKit(['adjustable dumbbell 2-24 kg step 2 x 2', 'box 40 cm', 'run route 400 m'], {
+    category: 'women',
+    level: 'newer',
+    body_mass: '70 kg',
+    best_sets: { push_up: 4 },
+  });
+  const [part] = versionOf('4 sets, rest 1:00\n  8 bench press @ 70%\n  12 dumbbell row, each side @ 25/17.5 kg\n  20 m sled push', newer).workout.parts;
+  expect([part!.kind, part!.kind === 'forTime' && part!.sets]).toEqual(['forTime', 4]);
+});
+test('the load of a movement nobody knows stays as it is written', () => {
+  const { text, parts } = versionOf('AMRAP 12:00\n6 zork lift @ 2x22.5/15 kg\n10 burpee', withKit(['dumbbell 22.5 kg x 2'])).version;
+  expect(text).toContain('6 zork lift @ 2x22.5/15 kg');
+  expect(parts[0]!.slots[0]!.reason).toBe('As written.');
+});
+test('a heavy share in a round of an AMRAP is no strength set: no tempo, no doubled count', () => {
+  const light = withKit(['dumbbell 10 kg x 2'], { maxes: { front_squat: '120 kg' } });
+  const { reps, style } = slotOf('AMRAP 12:00\n5 front squat @ 70%\n10 burpee', light);
+  expect(style.tempo).toBeNull();
+  expect(reps[0]).toBeLessThanOrEqual(7);
+});

@@ -10,7 +10,7 @@ import { singleAlternatives, writtenWith, type Option } from '../slot/option';
 import type { SlotQuestion } from '../slot/question';
 import type { Edit, Tried } from './edit';
 import type { Evaluated, Point } from './evaluate';
-import { liesReady, withLoad } from './share-loads';
+import { liesReady, sharesLoad, withLoad } from './share-loads';
 import type { Space } from './space';
 
 /** no slot's total moves by less (judgement) */
@@ -36,10 +36,6 @@ const leading = ({ leaders }: Space): number[] => leaders.flatMap((leader, slot)
 export const replaced = (options: readonly Option[], slots: readonly number[], change: (option: Option, slot: number) => Option): Option[] =>
   options.map((option, slot) => (slots.includes(slot) ? change(option, slot) : option));
 
-/** Two slots that were written with one load, or are one string. */
-const isWrittenAlike = ({ slot: a }: SlotQuestion, { slot: b }: SlotQuestion): boolean =>
-  (a.link !== null && a.link === b.link) || JSON.stringify(a.load) === JSON.stringify(b.load);
-
 /** Slots that carry the same thing: linked, written with one load, or done with what would have to be changed in between. */
 function loadMates(space: Space, { options }: Point, slot: number): number[] {
   const { load } = options[slot]!;
@@ -47,7 +43,7 @@ function loadMates(space: Space, { options }: Point, slot: number): number[] {
   if (!load) return [];
   return options.flatMap((other, at) =>
     other.load &&
-    (at === slot || isWrittenAlike(questions[at]!, questions[slot]!) || space.intent.oneLoad || !liesReady(load, context)) &&
+    (at === slot || sharesLoad(questions[at]!, questions[slot]!) || space.intent.oneLoad || !liesReady(load, context)) &&
     other.load.implement === load.implement &&
     other.load.count === load.count &&
     other.load.grams === load.grams &&
@@ -66,8 +62,8 @@ function loadEdits(space: Space, point: Evaluated, harder: boolean): Tried[] {
   return leading(space).flatMap((slot): Tried[] => {
     const { load, coachRank } = point.options[slot]!;
     const mates = loadMates(space, point, slot);
-    // a share of a max is what the slot is for: it is not lightened to save seconds
-    if (!harder && questions[slot]!.slot.load?.kind === 'share') return [];
+    // its effort is what a strength set is for: it is not lightened to save seconds
+    if (!harder && questions[slot]!.strength) return [];
     if (!load || load.range || done.has(slot) || coachRank !== null || mates.some((mate) => isLocked(space, mate, 'loadKg'))) return [];
     for (const mate of mates) done.add(mate);
     const owned = ownedFor(movementOf(point.options[slot]!.movement), context).filter((each) => each.implement === load.implement);

@@ -95,7 +95,7 @@ function planPart(base: Part, own: PartIntent, context: AdaptContext, locks: rea
   let without: readonly { slot: number; movement: string }[] = [];
   for (let returned = 0; ; returned++) {
     const plan = searchPart(spaceOf({ ...asked, without }));
-    const clocked = setsByTheClock(plan.part, plan.result, own, context);
+    const clocked = setsByTheClock(plan.part, base, plan.result, own, context);
     const finished = sidesByRule(capByRule(withoutVest(clocked ?? plan.part, context), plan.result, context.rules), part, context.rules);
     const findings = findingsOf({ written: hard?.part ?? base, part: finished, plan, from, context });
     const culprits = findings.flatMap(({ slot }) =>

@@ -9,6 +9,7 @@ import { boutOf } from '../../stimulus/bout';
 import { ownedFor, totalKg } from '../slot/load';
 import type { Option } from '../slot/option';
 import type { AdaptContext, SlotQuestion } from '../slot/question';
+import type { Slot } from '../../workout/workout';
 
 /** The option with another load: its feel follows. */
 export function withLoad(option: Option, load: FeasibleLoad, question: SlotQuestion, context: AdaptContext): Option {
@@ -27,6 +28,13 @@ export function withLoad(option: Option, load: FeasibleLoad, question: SlotQuest
   };
 }
 
+/** What of the writing makes slots share a load: one string, or one mass; null: nothing does. */
+function saidLoad({ link, load }: Slot): string | null {
+  if (link !== null) return `link ${link}`;
+  return load?.kind === 'mass' ? `${load.men}/${load.women}x${load.count}` : null;
+}
+export const sharesLoad = (a: SlotQuestion, b: SlotQuestion): boolean => saidLoad(a.slot) !== null && saidLoad(a.slot) === saidLoad(b.slot);
+
 /** Slots whose loads go together: what is in the hands stays there, or the writing had one load for them. */
 interface Group {
   readonly slots: number[];
@@ -37,10 +45,9 @@ function groupsOf(questions: readonly SlotQuestion[], options: readonly Option[]
   questions.forEach(({ slot }, index) => {
     const { load } = options[index]!;
     if (!load) return;
-    const written = slot.load?.kind === 'mass' ? `${slot.load.men}/${slot.load.women}x${slot.load.count}` : null;
-    const kind = `${load.implement} ${load.count}`;
-    const key = oneLoad ? kind : slot.link !== null ? `${kind} link ${slot.link}` : written === null ? null : `${kind} ${written}`;
-    if (key === null) return;
+    const said = oneLoad ? '' : saidLoad(slot);
+    if (said === null) return;
+    const key = `${load.implement} ${load.count} ${said}`;
     const group = groups.get(key) ?? { slots: [], inHand: oneLoad || slot.link !== null };
     group.slots.push(index);
     groups.set(key, group);

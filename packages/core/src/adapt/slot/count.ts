@@ -11,7 +11,7 @@ import { boutOf } from '../../stimulus/bout';
 import type { Category, Count, CountUnit, Slot } from '../../workout/workout';
 import { figureBelow, nearestFigure } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
-import { isAsWritten, writtenKg } from './load';
+import { isAskedForIt, isAsWritten, writtenKg } from './load';
 import type { Proposed } from './propose';
 import { isNewer, type AdaptContext, type SlotQuestion } from './question';
 
@@ -28,7 +28,7 @@ export interface Counted {
 }
 
 /** a third more or less is really different */
-const alike = 1.5;
+export const alike = 1.5;
 /** share of the reps at hand up to which a set is done in one go */
 const unbroken = 0.95;
 /** a swap's count moves no further than this at once, up and down (round figures) */
@@ -229,8 +229,8 @@ function byEffort(ask: Ask): Counted {
 }
 
 /** The same movement with another implement, and the written load: as light as the coach wrote it. */
-function weighsAsWritten({ proposed: { movement, nearness }, load, question: { slot }, context }: Ask): boolean {
-  const kg = nearness === 'implement' && load ? writtenKg(slot, context, movement) : null;
+function weighsAsWritten({ proposed, load, question: { slot }, context }: Ask): boolean {
+  const kg = load && isAskedForIt(proposed) ? writtenKg(slot, context, proposed.movement) : null;
   return load !== null && kg !== null && isAsWritten(load, kg);
 }
 /** More for what is light, but not for newer athletes: their swaps inherit the count (C14, common practice). */

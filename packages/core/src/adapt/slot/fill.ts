@@ -11,7 +11,7 @@ import { demandOf, maxOf, type Demand } from '../../simulate/demand';
 import { atTempo } from '../../simulate/program';
 import { boutOf, type Bout } from '../../stimulus/bout';
 import { isAdmitted } from './admit';
-import { countFor, isFiller, meanCount, unitFor, type Counted } from './count';
+import { alike, countFor, isFiller, meanCount, unitFor, type Counted } from './count';
 import { isSkill, nearlyUnbroken } from './half-skill';
 import { hardLimits } from './hard-limits';
 import { heightsFor, wallCm } from './heights';
@@ -87,9 +87,8 @@ function drafts(proposed: Proposed, question: SlotQuestion, context: AdaptContex
   });
 }
 
-/** shares of the effort meant: from here on a set is another one, and far another */
-const alike = 1.5;
-const farFrom = 2.25;
+/** share of the effort meant from which a set is far another one */
+const farFrom = alike ** 2;
 /** 0 within a third of the effort meant; heavier counts at once, lighter only where a load is to be felt, and more with each halving: of two too light the heavier is nearer. */
 function effortBucket(now: number, meant: number, loaded: boolean): number {
   const share = now / Math.max(0.02, meant);

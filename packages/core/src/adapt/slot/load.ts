@@ -77,7 +77,7 @@ function mostForNewer(source: Slot, movement: Movement, context: AdaptContext): 
 }
 
 /** The same movement with another implement, or a near one with the same: what was written is in the hand anyway. */
-function isAskedForIt(movement: Movement, nearness: Loaded['nearness'], source: Slot): boolean {
+export function isAskedForIt({ movement, nearness, source }: Loaded): boolean {
   const written = movementOf(source.movement);
   if (nearness === 'implement') return movement.side === written.side;
   const inHand = (each: Movement): string => `${each.load?.implements[0]} x ${each.load?.count}${each.side === 'perSide' ? ' a side' : ''}`;
@@ -85,8 +85,9 @@ function isAskedForIt(movement: Movement, nearness: Loaded['nearness'], source: 
 }
 
 /** Kilograms to look for: the written ones while they feel as they were meant to, else those that do. The same movement with another implement is asked for them, too. */
-function wantedKg({ movement, nearness, source }: Loaded, question: SlotQuestion, context: AdaptContext): number {
-  const same = source.movement === movement.id || isAskedForIt(movement, nearness, source);
+function wantedKg(proposed: Loaded, question: SlotQuestion, context: AdaptContext): number {
+  const { movement, source } = proposed;
+  const same = source.movement === movement.id || isAskedForIt(proposed);
   const written = same ? writtenKg(source, context, movement) : null;
   const felt = kgForReps(movement, wantedReps(question, context), context);
   if (written === null || felt === null) return Math.min(felt ?? written ?? 5, mostForNewer(source, movement, context));
@@ -115,8 +116,9 @@ export const isAsWritten = (load: FeasibleLoad, kg: number): boolean => Math.abs
 /** @returns null where the movement needs a load that is not there */
 export function loadFor(proposed: Loaded, question: SlotQuestion, context: AdaptContext): ChosenLoad | null {
   const { movement, source } = proposed;
-  if (!movement.load) return bare;
   const kept = movement.id === question.slot.movement;
+  // the model knows no load for it; what the coach wrote stays on the page
+  if (!movement.load) return { load: null, open: kept && source.load !== null };
   if (movement.load.optional && source.load === null) return kept ? { load: null, open: false } : bare;
   const owned = ownedFor(movement, context);
   if (owned.length === 0) return movement.load.optional ? bare : null;

@@ -7,7 +7,7 @@ import type { HouseRules } from '../../rules/house-rules';
 import type { PartIntent } from '../../stimulus/intent';
 import type { SlotStimulus } from '../../stimulus/stimulus';
 import { itemLists, slotsOfPart } from '../../workout/walk';
-import type { Item, Part, Slot } from '../../workout/workout';
+import type { Category, Item, Part, Slot } from '../../workout/workout';
 
 export interface AdaptContext {
   readonly athlete: Athlete;
@@ -25,7 +25,7 @@ export interface SlotQuestion {
   /** the block's ladder, where the slot follows one */
   readonly ladder: readonly number[] | null;
   readonly vestKg: number;
-  /** sets judged by effort: strength, max loads, and heavy shares of a max wherever they stand */
+  /** sets judged by effort: strength, max loads, and what is heavy on an interval or in sets */
   readonly strength: boolean;
 }
 
@@ -68,9 +68,13 @@ export function timesThrough(part: Part, lists: number, score: number): number {
   }
 }
 
-/** share of a max from which a few reps on an interval are a strength set (common practice: hypertrophy and strength from 70 %) */
+/** share of a max from which a set is one of strength (common practice: hypertrophy and strength from 70 %) */
 const heavyShare = 0.7;
-const isHeavySet = ({ load }: Slot, { athlete }: AdaptContext): boolean => load?.kind === 'share' && load[athlete.category] >= heavyShare;
+/** Written as a lift that nobody races: at a large share of a max, as heavy as possible, by effort, or built up. */
+export const isHeavySet = ({ load, effort, build }: Slot, category: Category): boolean =>
+  load?.kind === 'heavy' || effort !== null || build || (load?.kind === 'share' && load[category] >= heavyShare);
+/** Work with a rest of its own behind it: what is heavy there is a strength set, in a round of an AMRAP it is not. */
+const hasRests = (part: Part): boolean => part.kind === 'every' || (part.kind === 'forTime' && part.sets > 1);
 
 /** Slots with a stimulus of their own; the walk asks about the ones of an interruption, too. */
 export function questionsOf(part: Part, intent: PartIntent, context: AdaptContext): SlotQuestion[] {
@@ -84,6 +88,6 @@ export function questionsOf(part: Part, intent: PartIntent, context: AdaptContex
     bouts: Math.max(1, passes * (intent.stimulus.slots[index]?.bouts ?? 1)),
     ladder: ladderOf(part, slot),
     vestKg: vest,
-    strength: part.kind === 'strength' || part.kind === 'maxLoad' || isHeavySet(slot, context),
+    strength: part.kind === 'strength' || part.kind === 'maxLoad' || (hasRests(part) && isHeavySet(slot, context.athlete.category)),
   }));
 }

@@ -32,6 +32,23 @@ const swinging: Spec = {
 };
 const bodyHinge: Spec = { ...hinging, standards: ['Hips fully open at the top', 'Ribs down'], noReps: ['Hips short of the top'], avoid: [], load: null, muscles: { posterior: 1, trunk: 0.4 }, rise: [0.13, 0], cycle: 2 };
 
+const inBothHands: Spec = {
+  ...hinging,
+  family: 'carry',
+  unit: 'm',
+  patterns: { carry: 1 },
+  muscles: { grip: 1, trunk: 0.6, back: 0.4, quads: 0.3, calves: 0.3 },
+  load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'),
+  avoid: [],
+  floor: [3, 1],
+  rise: [0, 0],
+  joulesPerKg: 5,
+  cycle: 0.75,
+  limit: ofLift('deadlift', 1.3),
+  standards: ['Walk, do not run; shoulders down'],
+  noReps: ['Put down and counted'],
+};
+
 export const hinges = [
   movement('deadlift', hinging, { aliases: ['barbell deadlift'], load: held('hands', 1, 'barbell'), easier: ['dumbbell-deadlift', 'kettlebell-deadlift', 'sandbag-deadlift', 'romanian-deadlift'], harder: ['deficit-deadlift'] }),
   movement('dumbbell-deadlift', hinging, { aliases: ['two-dumbbell deadlift'], load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'), limit: ofLift('deadlift', 0.72), easier: ['kettlebell-deadlift'], harder: ['deadlift'] }),
@@ -217,41 +234,21 @@ export const hinges = [
     standards: ['Hips stay up, heels slide out and back'],
     noReps: ['Hips touch the floor'],
   }),
-  movement('farmer-carry', hinging, {
+  movement('farmer-carry', inBothHands, {
     aliases: ['farmers carry', 'farmer walk', 'farmers walk'],
-    family: 'carry',
-    unit: 'm',
-    patterns: { carry: 1 },
-    muscles: { grip: 1, trunk: 0.6, back: 0.4, quads: 0.3, calves: 0.3 },
-    load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'),
-    avoid: [],
-    floor: [3, 1],
-    rise: [0, 0],
-    joulesPerKg: 5,
-    cycle: 0.75,
-    limit: ofLift('deadlift', 1.3),
     easier: ['suitcase-carry'],
     harder: [],
-    standards: ['Walk, do not run; shoulders down'],
-    noReps: ['Put down and counted'],
   }),
-  movement('farmer-hold', hinging, {
+  movement('farmer-hold', inBothHands, {
     aliases: ['farmers hold', 'standing hold', 'dumbbell hold'],
-    family: 'carry',
     unit: 's',
-    patterns: { carry: 1 },
     muscles: { grip: 1, trunk: 0.6, back: 0.4 },
-    load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'),
-    avoid: [],
     floor: [1, 1],
-    rise: [0, 0],
     joulesPerKg: 3,
     cycle: 1,
-    limit: ofLift('deadlift', 1.3),
     easier: ['suitcase-carry'],
     harder: ['farmer-carry'],
     standards: ['Stand tall, shoulders down'],
-    noReps: ['Put down and counted'],
   }),
   movement('suitcase-carry', hinging, { noReps: ['Put down and counted'],
     aliases: ['single-arm farmer carry', 'one-arm carry'],

@@ -72,6 +72,9 @@ const dumbbellPowerClean = movement('dumbbell-power-clean', lifting, {
   easier: ['dumbbell-hang-power-clean'],
   harder: ['power-clean'],
 });
+/** What goes from the floor or the hang to overhead with bells. */
+const bellsOverhead: Spec = { avoid: ['spinal_loading', 'overhead'], family: 'clean and snatch', skill: 1 };
+
 export const olympicLifts = [
   powerClean,
   hangPowerClean,
@@ -293,12 +296,10 @@ export const olympicLifts = [
     ],
     {
       load: held('rack', 2, 'dumbbell', 'kettlebell'),
-      avoid: ['spinal_loading', 'overhead'],
+      ...bellsOverhead,
       limit: ofLift('strictPress', 1.15),
-      family: 'clean and snatch',
       fast: true,
       aliases: ['dumbbell hang clean and press'],
-      skill: 1,
       easier: ['single-dumbbell-clean-and-press'],
       harder: ['hang-clean-and-jerk'],
     },
@@ -311,11 +312,9 @@ export const olympicLifts = [
     ],
     {
       load: held('rack', 2, 'kettlebell'),
-      avoid: ['spinal_loading', 'overhead'],
+      ...bellsOverhead,
       limit: ofLift('strictPress', 0.95),
-      family: 'clean and snatch',
       aliases: ['two-kettlebell clean and press', 'double kettlebell clean and jerk'],
-      skill: 1,
       easier: ['kettlebell-clean-and-press'],
       harder: ['clean-and-press'],
     },
@@ -329,11 +328,9 @@ export const olympicLifts = [
     {
       load: held('rack', 1, 'kettlebell'),
       side: 'alternating',
-      avoid: ['spinal_loading', 'overhead'],
+      ...bellsOverhead,
       limit: ofLift('strictPress', 0.46),
-      family: 'clean and snatch',
       aliases: ['kettlebell clean and jerk', 'kettlebell long cycle'],
-      skill: 1,
       easier: ['single-arm-dumbbell-press'],
       harder: ['dumbbell-clean-and-press'],
     },
@@ -354,11 +351,9 @@ export const olympicLifts = [
     ],
     {
       load: held('rack', 2, 'dumbbell', 'kettlebell'),
-      avoid: ['spinal_loading', 'overhead'],
+      ...bellsOverhead,
       limit: ofLift('strictPress', 0.95),
-      family: 'clean and snatch',
       aliases: ['dumbbell ground to overhead', 'dumbbell clean and jerk'],
-      skill: 1,
       easier: ['single-dumbbell-clean-and-press'],
       harder: ['clean-and-press'],
     },
@@ -372,11 +367,9 @@ export const olympicLifts = [
     {
       load: held('shoulder', 1, 'dumbbell', 'kettlebell'),
       side: 'alternating',
-      avoid: ['spinal_loading', 'overhead'],
+      ...bellsOverhead,
       limit: ofLift('strictPress', 0.48),
-      family: 'clean and snatch',
       aliases: ['single-arm clean and press', 'single-arm dumbbell clean and press'],
-      skill: 1,
       easier: ['dumbbell-snatch'],
       harder: ['dumbbell-clean-and-press'],
     },
