@@ -7,7 +7,7 @@ export default {
   moduleNameMapper: { '^@gambito/(core|contract)$': '<rootDir>/packages/$1/src/index.ts' },
   transform: {
     '^.+\\.tsx?$': [
-      '@swc/jest',
+      '<rootDir>/tools/lib/jest-transform.mjs',
       {
         jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
         module: { type: 'es6' },
