@@ -52,6 +52,7 @@ export interface Spec {
   rise?: readonly [number, number];
   joulesPerKg?: number;
   cycle?: number;
+  keepsPace?: boolean;
   reset?: number;
   skill?: Movement['skill'];
   impact?: Movement['impact'];
@@ -159,6 +160,7 @@ export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement
     joulesPerKg: spec.joulesPerKg ?? (gravity * body * referenceStatureM) / grossEfficiency,
     rise: { body, load },
     cycleSeconds: spec.cycle ?? 2,
+    keepsPace: spec.keepsPace ?? false,
     resetSeconds: spec.reset ?? 3,
     skill: spec.skill ?? 0,
     mustBeTold: spec.mustBeTold ?? false,

@@ -95,6 +95,8 @@ export interface Movement {
   readonly rise: { readonly body: number; readonly load: number };
   /** seconds a rep (metre, second) takes when fresh and light */
   readonly cycleSeconds: number;
+  /** the pace is a pendulum's, a flight's or a walk's, whatever the load */
+  readonly keepsPace: boolean;
   /** seconds to start again after a break: pick up, chalk, jump to the bar */
   readonly resetSeconds: number;
   /** 0 anybody · 1 some practice · 2 a learned skill · 3 an advanced skill */

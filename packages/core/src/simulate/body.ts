@@ -88,10 +88,17 @@ const decay = (x: number): number => 1 / (1 + x * (1 + x * (0.5 + x * (1 / 6 + x
 /** What is left, in the mean, of something that arrived evenly over x time constants: (1 − e^−x)/x. */
 const meanDecay = (x: number): number => (x < 1e-6 ? 1 : (1 - decay(x)) / x);
 /**
- * How the reserve is spent. A run or a machine ends with none left, as told times do; work in sets keeps a tenth (fitted with the table). `over` s at an end, and at most
- * `most` times the sustainable power (round figures).
+ * How the reserve is spent. A run or a machine ends with none left, as told times do; work in sets keeps a tenth, and is short of breath for some four tenths of what is
+ * ahead: the reserve is spent there (fitted with the table). `over` s at an end, and at most `most` times the sustainable power (round figures).
  */
-const spending = { steady: { share: 1, over: 10, most: 2 }, sets: { share: 0.9, over: 45, most: 1.7 } } as const;
+const spending = { steady: { share: 1, over: 10, most: 2, breathless: 1 }, sets: { share: 0.9, over: 45, most: 1.7, breathless: 0.5 } } as const;
+/** s of a set that the muscles could do in `local` and the breath in `breathing`: a soft maximum (6-norm, fitted with the table). @param local > 0 */
+export function bothSeconds(local: number, breathing: number): number {
+  const ratio = breathing / local;
+  const cube = ratio * ratio * ratio;
+  return local * Math.cbrt(Math.sqrt(1 + cube * cube));
+}
+
 /** s of running or rowing after which the legs alone would stop; breathing does long before (round figure) */
 const engineEndurance = 2400;
 
@@ -161,8 +168,8 @@ export class Body {
   /** Metabolic power this athlete would choose, W per kg: the sustainable one and an even share of the reserve over what is ahead. */
   private power(ahead: number, steady: boolean): number {
     const sustained = this.criticalPower * sustainedShare(this.worked + ahead) * (1 - this.set.powerLoss * this.general());
-    const { share, over, most } = steady ? spending.steady : spending.sets;
-    return Math.min(this.criticalPower * most, sustained + (share * this.reserve) / Math.max(over, ahead));
+    const { share, over, most, breathless } = steady ? spending.steady : spending.sets;
+    return Math.min(this.criticalPower * most, sustained + (share * this.reserve) / Math.max(over, breathless * ahead));
   }
 
   /** Time passes without work. */
@@ -205,7 +212,7 @@ export class Body {
 
   /**
    * Does `count` reps in a row, or as many of them as fit in `mostSeconds`, at the fatigue of their middle.
-   * The local and the breathing time meet in a soft maximum (4-norm).
+   * The local and the breathing time meet in a soft maximum (6-norm).
    * @returns the share of `count` done, 0…1; the time it took is what {@link elapsed} moved by
    */
   perform(demand: Demand, count: number, ahead: number, mostSeconds: number): number {
@@ -226,9 +233,7 @@ export class Body {
     if (demand.isHold) return count * demand.cycleSeconds;
     const local = count * demand.cycleSeconds * this.form.pace * (1 + this.set.cycleSlowing * fatigue * fatigue);
     const breathing = (count * demand.joulesPerKg) / watts;
-    const ratio = breathing / local;
-    const square = ratio * ratio;
-    return local * Math.sqrt(Math.sqrt(1 + square * square));
+    return bothSeconds(local, breathing);
   }
 
   /** Reps left in one go, at the fatigue of now. */

@@ -158,6 +158,14 @@ export function rangeShare(movement: Movement, limits: Athlete['limits']): numbe
 }
 
 /**
+ * How a cycle slows with the load: velocity falls in a line with the share of the max (published: González-Badillo and Sánchez-Medina 2010, from memory), and the load is
+ * moved for a part of the cycle. Fitted with the table; what is light is not thrown about for ever, and what swings, flies or has no load keeps its own pace.
+ */
+const loadPaceLaw = { even: 0.42, slope: 1.6, least: 0.88, unloaded: 1 };
+const loadPace = ({ keepsPace }: Movement, share: number | null, loadKg: number): number =>
+  keepsPace || share === null || loadKg === 0 ? loadPaceLaw.unloaded : Math.max(loadPaceLaw.least, 1 + loadPaceLaw.slope * (share - loadPaceLaw.even));
+
+/**
  * @param loadKg whole external load (both implements), ≥ 0
  * @param heightCm box, step or surface height, where it has one
  * @param vestKg worn on top, ≥ 0
@@ -190,7 +198,7 @@ function makeDemand(movementId: string, unit: CountUnit, capacity: Capacity, loa
   const joules = (movement.joulesPerKg * height * heavier + climb) * positionBreath(movement, loadKg, mass) * range;
   const rope = movement.limit.by === 'set' && movement.limit.set === 'doubleUnder' ? 1 + 0.35 * Math.exp(-reps / 25) : 1;
   const cycle =
-    movement.cycleSeconds * capacity.cycleShare * (0.96 + 0.25 * (share ?? 0.3) ** 2) * rope * (height > 1 ? 1 + 0.25 * (height - 1) : 1) * (0.4 + 0.6 * range);
+    movement.cycleSeconds * capacity.cycleShare * loadPace(movement, share, loadKg) * rope * (height > 1 ? 1 + 0.25 * (height - 1) : 1) * (0.4 + 0.6 * range);
   const barKg = movement.load?.implements[0] === 'barbell' && loadKg > 0 ? loadKg : null;
   const plain = { movement, unit, repsToFailure: reps, share, resetSeconds: movement.resetSeconds, tires, groups, isHold, maxKg, loadKg, barKg, guessed };
   if (movement.limit.by === 'engine')

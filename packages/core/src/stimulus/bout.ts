@@ -2,7 +2,7 @@
  * One bout on its own, in closed form: what the search compares thousands of times before it asks the simulation.
  * The same demand and the same constants as the walk, at a usual mid-workout fatigue.
  */
-import { constants, formAtFitness, usualForm } from '../simulate/body';
+import { bothSeconds, constants, formAtFitness, usualForm } from '../simulate/body';
 import type { Demand } from '../simulate/demand';
 import type { Capacity } from '../capacity/capacity';
 
@@ -30,8 +30,7 @@ export function boutOf(demand: Demand, count: number, capacity: Capacity, fitnes
     (demand.resetSeconds * 0.7 + constants.breakLocal * 0.65 + Math.max(0, 3 - demand.repsToFailure * constants.insideShare) * 6) * form.breaks;
   const local = demand.isHold ? count * demand.cycleSeconds : count * demand.cycleSeconds * 1.06 * form.pace;
   const breathing = demand.isHold ? 0 : (count * demand.joulesPerKg) / power;
-  const ratio = breathing / Math.max(0.1, local);
-  return { seconds: local * Math.sqrt(Math.sqrt(1 + ratio ** 4)) + breaks * breakSeconds, setShare: count / atHand, joulesPerKg: count * demand.joulesPerKg };
+  return { seconds: bothSeconds(Math.max(0.1, local), breathing) + breaks * breakSeconds, setShare: count / atHand, joulesPerKg: count * demand.joulesPerKg };
 }
 
 /** How far a bout's time moves with fitness: −d ln seconds / d ln fitness. 1 for a run, 0 for a held minute. */

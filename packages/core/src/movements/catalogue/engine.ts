@@ -363,6 +363,7 @@ export const engines = [
     overheadStanding: true,
     rise: [0.27, 0.8],
     cycle: 2.2,
+    keepsPace: true,
     limit: ofLift('strictPress', 0.6),
     easier: ['goblet-thruster', 'air-squat'],
     harder: [],

@@ -23,6 +23,7 @@ const swinging: Spec = {
   muscles: { posterior: 1, grip: 0.7, trunk: 0.5, shoulders: 0.35, back: 0.4 },
   rise: [0.1, 0.4],
   cycle: 1.65,
+  keepsPace: true,
   reset: 4,
   floor: [2, 1],
   skill: 1,
