@@ -35,7 +35,7 @@ export { obstacles, sentenceForObstacle, needsInWords, violates, type Obstacle }
 export { estimateCapacity, type Capacity } from './capacity/capacity';
 export { referenceAthlete, referenceCapacity } from './capacity/reference-athlete';
 export { brzyckiMax, epleyMax, nscaTable, repsAtShare, shareAtReps } from './capacity/strength-laws';
-export { acsmRunning, criticalSpeed, reserveBalance, riegelTime, rowPace, rowPower, skibaTau, timeAtPower } from './capacity/engine-laws';
+export { acsmRunning, criticalSpeed, reserveBalance, riegelTime, rowPace, rowPower, shownReserve, skibaTau, timeAtPower } from './capacity/engine-laws';
 export { constants, formAtFitness, usualForm, type Constants } from './simulate/body';
 export { compile, type Program } from './simulate/program';
 export { walkProgram, type Run } from './simulate/walk-program';

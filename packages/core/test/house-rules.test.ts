@@ -15,7 +15,7 @@ import {
   ruleSpecs,
   rulesAtWork,
 } from '../src/index';
-import { fitToTime } from '../src/adapt/asked/minutes';
+import { fitText, fitToTime } from '../src/adapt/asked/minutes';
 import { slotOf, versionOf, withKit, workout } from './asking';
 
 describe('house rules act', () => {
@@ -144,6 +144,14 @@ describe('minutes choose the parts', () => {
     expect(fitted.leftOut.join(' ')).toMatch(/optional left out/);
     const tight = fitToTime(long, [240, 1200, 300], 1200);
     expect(tight.workout.parts.find((part) => part.kind === 'amrap')).toMatchObject({ seconds: { high: 600 } });
+  });
+  test('a little too long loses a round, and what cannot lose a figure is not called shortened', () => {
+    const rounds = workout('for time, cap 30:00\n6 rounds\n  400 m run\n  15 push-up');
+    expect(fitText(rounds, fitToTime(rounds, [1180], 1500), 1500)).toEqual([expect.any(String), '5 of 6 rounds']);
+    const chipper = workout('for time, cap 30:00\n8 push-up\n9 sit-up\n10 air squat');
+    const same = fitToTime(chipper, [1160], 1500);
+    expect(same.workout.parts[0]).toBe(chipper.parts[0]);
+    expect(fitText(chipper, same, 1500)).toEqual([]);
   });
   test('a version of 30 minutes fits in 30 minutes, and an athlete without a limit keeps everything', () => {
     const athlete = { ...withKit([]), timeAvailableSeconds: 1500 };

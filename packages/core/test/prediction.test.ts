@@ -32,6 +32,7 @@ import {
   type Athlete,
   type Level,
 } from '../src/index';
+import { demandOf } from '../src/simulate/demand';
 import { randomAthlete, randomWorkout } from './people';
 import { sampleNames, sampleText } from './samples';
 
@@ -86,6 +87,15 @@ describe('times a coach expects (common practice)', () => {
       expect(block.end - block.start).toBeGreaterThan(42);
       expect(block.end - block.start).toBeLessThan(62);
     }
+  });
+  test('a very fit man’s couplet of 21-15-9 takes 3:00–3:35 (from memory), whose sprint ended at his top speed', () => {
+    const man = { category: 'men', level: 'competitive', body_mass: '88 kg', born: 1998, best_sets: { strict_pull_up: 28, pull_up: 60 } };
+    const maxes = { back_squat: '190 kg', clean: '150 kg', strict_press: '92 kg' };
+    const { workout } = parseWorkout('for time\n21-15-9\nthruster @ 42.5 kg\npull-up');
+    const { athlete } = readAthlete({ ...man, maxes, times: { run_400_m: '1:02', run_5_km: '18:20' } }, '2026-11-27');
+    const seconds = walkProgram(compile(workout, estimateCapacity(athlete))).parts[0]!.score;
+    expect(seconds).toBeGreaterThan(180);
+    expect(seconds).toBeLessThan(215);
   });
   test('max reps in 2:00 do not come out below the tested best', () => expect(score('AMRAP 2:00\nmax push-up').median).toBeGreaterThanOrEqual(45));
 });
@@ -166,6 +176,23 @@ describe('conversions that are a time or an effort (common practice)', () => {
     expect(shareEquipment([uses[0]!, uses[2]!], 1200)).toMatchObject({ offsetSeconds: 240, totalSeconds: 1440 });
     expect(shareEquipment(uses, 1200)).toEqual({ offsetSeconds: null, totalSeconds: null, turnsSeconds: 1680 });
     expect(shareEquipment([], 600).offsetSeconds).toBe(0);
+  });
+});
+
+describe('a cycle and its load', () => {
+  const capacity = referenceCapacity('men');
+  const cycle = (movement: string, kg: number): number => demandOf(movement, 'reps', capacity, kg, null).cycleSeconds;
+  test('slows in a line with the share of the max, and an empty bar is not thrown about', () => {
+    const max = demandOf('thruster', 'reps', capacity, 20, null).maxKg!;
+    const at = (share: number): number => cycle('thruster', share * max);
+    expect(at(0.9) - at(0.7)).toBeCloseTo(at(0.7) - at(0.5), 9);
+    expect(at(0.8)).toBeGreaterThan(1.4 * at(0.45));
+    expect(at(0.1)).toBe(at(0.3));
+    expect(at(0.1)).toBeGreaterThan(0.85 * at(0.42));
+  });
+  test('is the pendulum’s or the flight’s where the load swings or flies', () => {
+    expect(cycle('kettlebell-swing', 32)).toBe(cycle('kettlebell-swing', 16));
+    expect(cycle('wall-ball-squat', 12)).toBe(cycle('wall-ball-squat', 4));
   });
 });
 

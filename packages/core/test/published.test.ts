@@ -8,6 +8,7 @@ import {
   acsmRunning,
   brzyckiMax,
   criticalSpeed,
+  shownReserve,
   epleyMax,
   kilogramsPerPound,
   nscaTable,
@@ -116,6 +117,24 @@ describe('breathing', () => {
     const fitted = criticalSpeed(efforts);
     expect(fitted.metresPerSecond).toBeCloseTo(m, 9);
     expect(fitted.reserveMetres).toBeCloseTo(b, 6);
+  });
+  test('Morton 1996: a run whose speed is bounded shows a part of the reserve, a long one nearly all (three parameters, from memory)', () => {
+    const curve = { metresPerSecond: 4, reserveMetres: 0 };
+    const [top, whole] = [8, 200];
+    for (const speed of [4.1, 4.4, 4.8]) {
+      // t = D′ / (v − CS) − D′ / (v_max − CS)
+      const seconds = whole / (speed - 4) - whole / (top - 4);
+      const shown = (speed - 4) * seconds;
+      expect(
+        shownReserve(curve, [
+          { metres: speed * seconds, seconds },
+          { metres: 8000, seconds: 2000 },
+        ]),
+      ).toBeCloseTo(shown / whole, 9);
+    }
+    expect(shownReserve(curve, [])).toBe(1);
+    // a sprinter’s sprint hides no more than a fifth (round figure)
+    expect(shownReserve(curve, [{ metres: 200, seconds: 26 }])).toBe(0.8);
   });
 });
 

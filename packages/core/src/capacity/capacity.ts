@@ -26,8 +26,9 @@ export interface Capacity {
   readonly ownBests: Readonly<Record<string, number>>;
   /** sustainable metabolic power, W per kg */
   readonly criticalPower: number;
-  /** work above it that can be spent, J per kg */
+  /** work above it that can be spent, J per kg, and the share of it that steady work at speed can spend */
   readonly reserve: number;
+  readonly steadyReserve: number;
   readonly engineSpread: number;
   /** machine power this athlete makes ÷ what running fitness would give */
   readonly rowFactor: number;
@@ -174,7 +175,8 @@ export function estimateCapacity(athlete: Athlete): Capacity {
     ownMaxes,
     ownBests,
     criticalPower: engine.curve.metresPerSecond * runJoulesPerKgMetre,
-    reserve: engine.curve.reserveMetres * runJoulesPerKgMetre,
+    reserve: (engine.curve.reserveMetres * runJoulesPerKgMetre) / engine.shownReserve,
+    steadyReserve: engine.shownReserve,
     engineSpread: engine.spread,
     rowFactor: engine.rowFactor,
     bikeFactor: engine.bikeFactor,

@@ -99,6 +99,19 @@ export function criticalSpeed(efforts: readonly Effort[]): CriticalSpeed {
   return { metresPerSecond: Math.max(0.5, (mean.metres - reserveMetres) / mean.seconds), reserveMetres };
 }
 
+/** top speed of a runner, in critical speeds, and the most a short run hides of the reserve: beyond a fifth somebody is simply quick (round figures) */
+const topSpeed = 2;
+const leastShown = 0.8;
+/**
+ * The share of the reserve that runs show. A short one ends at the top speed, not with the reserve: D′ of two parameters is that of three times (v_max − v)/(v_max − CS)
+ * (published: Morton 1996, from memory), v the speed of the shortest.
+ * @returns {@link leastShown}…1; 1 where nothing was run
+ */
+export function shownReserve({ metresPerSecond }: CriticalSpeed, runs: readonly Effort[]): number {
+  const fastest = Math.max(metresPerSecond, ...runs.map(({ metres, seconds }) => metres / seconds));
+  return Math.max(leastShown, topSpeed - fastest / metresPerSecond);
+}
+
 /** Least squares through efforts, and their mean. */
 function line(points: readonly Effort[]): { slope: number; at: Effort } {
   const counted = points.map(({ metres, seconds }) => ({ metres, seconds: seconds * sustainedShare(seconds) }));

@@ -4,7 +4,7 @@
  */
 import type { Athlete, TimedEffort } from '../athlete/athlete';
 import { formatClock } from '../units/duration';
-import { bikePower, criticalSpeed, rowPower, secondsOnCurve, sustainedShare, type CriticalSpeed } from './engine-laws';
+import { bikePower, criticalSpeed, rowPower, secondsOnCurve, shownReserve, sustainedShare, type CriticalSpeed } from './engine-laws';
 import { reserveNorm, speedNorm } from './norms';
 
 /** Metabolic cost of level running, J per kg and metre: 3.6 is the net figure usual in the literature (0.17 ml O₂/kg/m × 20.9 J/ml). */
@@ -18,6 +18,8 @@ const agrees = 0.02;
 
 export interface Engine {
   readonly curve: CriticalSpeed;
+  /** share of the whole reserve that the curve's is: what a run can spend */
+  readonly shownReserve: number;
   /** machine power this athlete makes ÷ what running fitness would give */
   readonly rowFactor: number;
   readonly bikeFactor: number;
@@ -70,6 +72,7 @@ export function engineOf({ category, level, bodyMassKg: massKg, times }: Athlete
   const source = rows.length > 0 ? 'running pace: from the rowing time' : `running pace: a norm for ${level} ${category}`;
   return {
     curve,
+    shownReserve: shownReserve(curve, runs),
     rowFactor,
     bikeFactor: factorOf(bikes, curve, massKg) ?? rowFactor,
     spread: runs.length > 1 ? 0.02 : runs.length + rows.length > 0 ? 0.04 : 0.1,

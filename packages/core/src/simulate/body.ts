@@ -108,6 +108,7 @@ export class Body {
   private readonly form: Form;
   private readonly criticalPower: number;
   private readonly fullReserve: number;
+  private readonly steadyShare: number;
   private reserve: number;
   private worked = 0;
 
@@ -120,6 +121,7 @@ export class Body {
     this.criticalPower = capacity.criticalPower * this.form.engine;
     this.fullReserve = capacity.reserve * this.form.engine;
     this.reserve = this.fullReserve;
+    this.steadyShare = capacity.steadyReserve;
   }
 
   /**
@@ -169,7 +171,12 @@ export class Body {
   private power(ahead: number, steady: boolean): number {
     const sustained = this.criticalPower * sustainedShare(this.worked + ahead) * (1 - this.set.powerLoss * this.general());
     const { share, over, most, breathless } = steady ? spending.steady : spending.sets;
-    return Math.min(this.criticalPower * most, sustained + (share * this.reserve) / Math.max(over, breathless * ahead));
+    return Math.min(this.criticalPower * most, sustained + (share * (steady ? this.shown() : this.reserve)) / Math.max(over, breathless * ahead));
+  }
+
+  /** What a run or a machine can still spend: it ends at its top speed before the whole reserve is gone. */
+  private shown(): number {
+    return Math.max(0, this.reserve - (1 - this.steadyShare) * this.fullReserve);
   }
 
   /** Time passes without work. */

@@ -80,9 +80,13 @@ export function shorterWork(part: Part, factor: number): Part {
   if (part.kind === 'strength') return { ...part, sets: Math.max(2, Math.floor(part.sets * factor)) };
   if (part.kind !== 'forTime') return part;
   const { smaller, share } = lessWork(part, factor);
+  // a share so near to the whole that nothing gets smaller is no shortening
+  if (JSON.stringify(smaller) === JSON.stringify(part)) return part;
   return { ...smaller, capSeconds: part.capSeconds === null ? null : roundTime(part.capSeconds * share), window: scaleWindow(part.window, share) };
 }
 
+/** share of a round that may run over before it goes (round figure) */
+const nearlyARound = 0.05;
 type ForTime = Extract<Part, { kind: 'forTime' }>;
 function lessWork(part: ForTime, factor: number): { smaller: ForTime; share: number } {
   const made = (smaller: Part, share: number): { smaller: ForTime; share: number } => ({ smaller: smaller as ForTime, share });
@@ -99,7 +103,7 @@ function lessWork(part: ForTime, factor: number): { smaller: ForTime; share: num
       total(ladder) / total(block.ladder),
     );
   }
-  const left = Math.max(1, Math.floor(block.rounds.high * factor + 0.2));
+  const left = Math.max(1, Math.floor(block.rounds.high * factor + nearlyARound));
   return made(
     withOuter(part, (each) => rounds(each, left)),
     left / block.rounds.high,
