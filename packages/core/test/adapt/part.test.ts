@@ -243,3 +243,31 @@ test('a heavy share in a round of an AMRAP is no strength set: no tempo, no doub
   expect(style.tempo).toBeNull();
   expect(reps[0]).toBeLessThanOrEqual(7);
 });
+
+describe('a long count is meant in sets', () => {
+  const full = ['barbell 20 kg, plates 4x20 4x10 2x5 2x2.5 kg', 'pull-up bar', 'rings'];
+  const alone = (line: string, bestSets: Record<string, number>) =>
+    versionOf(`for time\n${line}`, withKit(full, { best_sets: bestSets, maxes: { snatch: '80 kg' } })).version.parts[0]!.slots.map(({ movement, reps }) => [
+      movement,
+      ...reps,
+    ]);
+  // common practice: a hundred of something for time are broken by everybody; what matters is a set of them
+  test.each<[string, Record<string, number>, string, number]>([
+    ['100 pull-up', { pull_up: 22 }, 'pull-up', 100],
+    ['75 toes-to-bar', { toes_to_bar: 20 }, 'toes-to-bar', 75],
+    ['30 ring muscle-up', { ring_muscle_up: 12 }, 'ring-muscle-up', 30],
+    ['30 ring muscle-up', { ring_muscle_up: 8 }, 'ring-muscle-up', 30],
+    ['30 snatch @ 60/40 kg', {}, 'snatch', 30],
+  ])('%s stay for somebody with %j', (line, best, movement, reps) => expect(alone(line, best)).toEqual([[movement, reps]]));
+  test('a push-up stays a push-up', () => expect(alone('100 push-up', { push_up: 25 })[0]![0]).toBe('push-up'));
+  test('a skill of which three are there is pulled and pressed', () =>
+    expect(alone('30 ring muscle-up', { ring_muscle_up: 3 }).map(([movement]) => movement)).toEqual(['strict-pull-up', 'ring-dip']));
+  test('a load that was stepped up by less than a tenth is said, and can be taken back', () => {
+    const adapted = versionOf('for time\n30 snatch @ 60/40 kg', withKit(full, { maxes: { snatch: '80 kg' } }));
+    const slot = adapted.version.parts[0]!.slots[0]!;
+    expect([slot.load!.kg, slot.reason]).toEqual([65, expect.stringMatching(/^65 kg for 60 kg/)]);
+    expect(adapted.version.parts[0]!.edits).toEqual([
+      expect.objectContaining({ kind: 'load', text: '65 kg for 60 kg', undo: expect.objectContaining({ loadKg: 60 }) }),
+    ]);
+  });
+});

@@ -38,14 +38,22 @@ function skillShare({ mustBeTold }: Movement, { halfSkill }: AdaptContext['rules
   return halfSkill === 'smallSets' ? 0.2 : mustBeTold ? nearlyUnbroken : writtenLeast;
 }
 
+/** reps of a skill that are a set, whoever breaks it sooner (round figure) */
+const skillSet = 10;
+/** The reps in one go that the written movement is owned by: a count that the reference breaks too is meant in sets. */
+function setOf(whole: number, movement: Movement, { setReps }: SlotQuestion): number {
+  if (setReps === 0) return whole;
+  return Math.min(whole, isSkill(movement) ? Math.max(skillSet, setReps) : setReps);
+}
+
 /** A movement below its first rep is no swap; a half-owned skill is one only under the rule that says so. */
-function isAble({ movement, coachRank, nearness }: Proposed, reps: number, whole: number, meant: number, isHold: boolean, { rules }: AdaptContext): boolean {
+function isAble({ movement, coachRank, nearness }: Proposed, reps: number, whole: number, isHold: boolean, { rules }: AdaptContext): boolean {
   if (isHold) return reps >= 5;
   if (movement.limit.by === 'engine' || movement.limit.by === 'ease' || movement.adjusts === 'angle') return true;
   const inside = reps * constants.insideShare;
   if (inside < 1.5) return whole <= 1 && reps >= 1;
   // a skill is owned or not by the set that was written, not by what could be cut from it
-  if (isSkill(movement)) return inside >= Math.max(whole, meant) * skillShare(movement, rules);
+  if (isSkill(movement)) return inside >= whole * skillShare(movement, rules);
   return inside >= whole * (coachRank !== null ? coachsLeast : nearness === 'written' ? writtenLeast : modelsLeast);
 }
 
@@ -216,8 +224,9 @@ function optionsOf(proposed: Proposed, question: SlotQuestion, context: AdaptCon
   const made = drafts(proposed, question, context, forced).flatMap((draft) => {
     const { demand, counted } = draft;
     const whole = counted.whole / (counted.perSide ? 2 : 1);
-    const meant = movement.id === question.slot.movement ? question.stimulus.count : 0;
-    return forced || isAble(proposed, demand.repsToFailure, whole, meant, demand.isHold, context) ? [optionOf(draft, question, context, taken)] : [];
+    const written = Math.max(whole, question.stimulus.count);
+    const set = movement.id === question.slot.movement ? setOf(written, movement, question) : whole;
+    return forced || isAble(proposed, demand.repsToFailure, set, demand.isHold, context) ? [optionOf(draft, question, context, taken)] : [];
   });
   return movement.adjusts === 'height' && made.length > 1 ? lowestUnbroken(made) : made;
 }

@@ -20,6 +20,8 @@ export interface SlotQuestion {
   readonly slot: Slot;
   readonly stimulus: SlotStimulus;
   readonly intent: PartIntent;
+  /** reps of a set of it, as the reference breaks the count; 0 where it is not counted in sets */
+  readonly setReps: number;
   /** how often the slot comes in the whole part, as the original is meant to go */
   readonly bouts: number;
   /** the block's ladder, where the slot follows one */
@@ -85,6 +87,7 @@ export function questionsOf(part: Part, intent: PartIntent, context: AdaptContex
     slot,
     stimulus: intent.stimulus.slots[index] ?? intent.stimulus.slots[0]!,
     intent,
+    setReps: intent.setReps[index] ?? 0,
     bouts: Math.max(1, passes * (intent.stimulus.slots[index]?.bouts ?? 1)),
     ladder: ladderOf(part, slot),
     vestKg: vest,

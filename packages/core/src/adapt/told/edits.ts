@@ -111,11 +111,13 @@ function loadEdit(planned: PlannedPart, at: number, context: AdaptContext, score
   const { space, options } = planned.plan!;
   const [option, question] = [options[at]!, space.questions[at]!];
   const kg = writtenKg(question.slot, context, movementOf(question.slot.movement));
-  if (!option.load || kg === null || isAsWritten(option.load, kg)) return [];
+  if (!option.load || kg === null) return [];
   const { units } = context.athlete;
   const text = `${formatMass(option.load.grams / 1000, units)} for ${formatMass(kg / option.load.count, units)}`;
   const back = loadFor({ movement: movementOf(option.movement), nearness: option.nearness, source: question.slot }, question, context)?.load;
   const undoable = back && back.grams !== option.load.grams;
+  // the nearest that is owned is as written, unless the search stepped there from one that is nearer
+  if (!undoable && isAsWritten(option.load, kg)) return [];
   return [
     {
       kind: 'load',

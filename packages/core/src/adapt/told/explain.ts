@@ -54,13 +54,16 @@ export const sameCount = (option: Option, slot: Slot, category: 'men' | 'women')
     ? option.count[category] === slot.count[category]
     : JSON.stringify(option.count) === JSON.stringify(slot.count));
 
+/** share of a load that only its unit tells apart: 95 lb is 43 kg (round figure) */
+const sameMass = 0.02;
 /** How the load stands to the written one, in words; null where it is as written, or nothing was. */
 function loadClause({ question: { slot }, option, context, beyond }: Told): string | null {
   const kg = writtenKg(slot, context, movementOf(slot.movement));
-  if (!option.load || kg === null || isAsWritten(option.load, kg)) return null;
+  if (!option.load || kg === null || Math.abs(totalKg(option.load) / kg - 1) < sameMass) return null;
   const now = massOf(option, context);
   const then = formatMass(kg / option.load.count, context.athlete.units);
   if (totalKg(option.load) > kg) return beyond < 0 ? `${now} for ${then}, because the written load would be over too soon` : `${now} is the nearest to ${then}`;
+  if (isAsWritten(option.load, kg)) return `${now} is the nearest to ${then}`;
   const heavier = ownedFor(movementOf(option.movement), context).some((load) => totalKg(load) > totalKg(option.load!));
   return `${now} for ${then}: ${heavier ? 'lighter, so that the sets stay whole' : 'the heaviest here'}`;
 }
