@@ -19,7 +19,9 @@ import { hardLimits } from './slot/hard-limits';
 import type { Option } from './slot/option';
 import type { AdaptContext } from './slot/question';
 import { driftOf } from './told/drift';
-import { givesUpOf, reasonOf, type Told } from './told/explain';
+import { reasonOf } from './told/explain';
+import { givesUpOf } from './told/gives-up';
+import type { Told } from './told/told';
 import { markOf, type Mark } from './told/marks';
 import { countText } from './told/words';
 

@@ -4,7 +4,7 @@ import { isMovementId, movementOf } from '../movements/catalogue';
 import { nameInHand } from '../movements/in-hand';
 import { findMovement, unknownId } from '../movements/names';
 import { formatClock } from '../units/duration';
-import { slotsOfPart } from '../workout/walk';
+import { isOpen, slotsOfPart } from '../workout/walk';
 import { kilogramsToPounds, trimNumber, type MassUnit } from '../units/mass';
 import { Cursor } from '../text/cursor';
 import { readSectionLabel } from './labels';
@@ -136,7 +136,7 @@ function formatCount({ count, unit, unitSaid }: Slot): string {
 function coreOf(slot: Slot): string {
   const before = formatCount(slot);
   const movement = movementOf(slot.movement);
-  const open = slot.count.kind === 'max' || slot.count.kind === 'matchTime';
+  const open = isOpen(slot);
   const unit = open || (slot.unit === 'reps' && movement.unit === 'reps') ? '' : (slot.unitSaid ?? slot.unit);
   const inside = slot.count.kind === 'max' && slot.count.seconds !== undefined ? `in ${formatClock(slot.count.seconds)}` : '';
   return [before, unit, nameOf(slot), slot.side ?? '', inside].filter((word) => word !== '').join(' ');
@@ -266,7 +266,9 @@ function stationLines(stations: readonly (readonly Item[])[], word: (index: numb
 }
 
 function everyHead(part: EveryPart): string {
-  if (part.untilFailure) return part.intervalSeconds === 60 ? 'death by' : `every ${formatClock(part.intervalSeconds)}`;
+  if (part.untilFailure && slotsOfPart(part).every(({ count }) => count.kind === 'growing'))
+    return part.intervalSeconds === 60 ? 'death by' : `every ${formatClock(part.intervalSeconds)}`;
+  if (part.untilFailure) return `every ${formatClock(part.intervalSeconds)} until failure`;
   if (part.intervalSeconds === 60 && part.capSeconds === null) return `EMOM ${formatClock(part.count * 60)}`;
   return `every ${formatClock(part.intervalSeconds)} x ${part.count}${part.capSeconds === null ? '' : `, cap ${formatClock(part.capSeconds)}`}`;
 }

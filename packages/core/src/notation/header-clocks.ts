@@ -119,6 +119,19 @@ export const every: Phrase = (cursor, header) => {
   return true;
 };
 
+/** `every 1:00 until failure`: behind an interval, in the words there are for it. */
+export const untilFailure: Phrase = (cursor, header) => {
+  const said =
+    header.clock?.kind === 'every' &&
+    (cursor.phrase('until|till|to', 'failure') ||
+      cursor.phrase('until|till', 'you|they', 'fail|fall', 'behind?') ||
+      cursor.phrase('until|till', 'you', "can't|cannot", 'keep|finish|make', 'up|it?') ||
+      cursor.phrase('for?', 'as', 'long', 'as', 'possible') ||
+      cursor.phrase('for?', 'as', 'long', 'as', 'you', 'can'));
+  if (said) header.untilFailure = true;
+  return said;
+};
+
 export const deathBy: Phrase = (cursor, header) => {
   if (header.clock || !cursor.phrase('death', 'by')) return false;
   header.clock = { kind: 'deathBy' };

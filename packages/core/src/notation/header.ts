@@ -32,6 +32,8 @@ export interface Header {
   team: Team | null;
   noPartition: boolean;
   optional: boolean;
+  /** an interval again and again, until the work does not fit */
+  untilFailure: boolean;
   /** token after the last phrase */
   end: number;
 }
@@ -52,6 +54,7 @@ export const emptyHeader = (): Header => ({
   team: null,
   noPartition: false,
   optional: false,
+  untilFailure: false,
   end: 0,
 });
 

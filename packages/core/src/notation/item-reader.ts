@@ -4,6 +4,7 @@
  */
 import { findMovement } from '../movements/names';
 import type { MassUnit } from '../units/mass';
+import { isEven } from '../text/figures';
 import type { Block, Interruption, Item, Prescription, Range, Rest, Slot, Team } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
 import { passBullet, readFrame, readStation, readThen } from './labels';
@@ -228,13 +229,13 @@ export class ItemReader {
     const outer = this.restBetween;
     this.restBetween = null;
     const ladder = header.ladder;
-    const inBare: BareCount = ladder && !ladder.open ? 'rung' : bare;
+    const inBare: BareCount = ladder ? 'rung' : bare;
     const work = [...(inline ? this.work(inline, inBare, true) : []), ...this.items(inside, inBare, depth + 1, ladder !== null)];
     const rest = header.restBetween ?? this.restBetween;
     this.restBetween = outer;
     if (work.length === 0) this.report({ code: 'no_movement', span: spanOfLine(line), header: line.text });
     if (ladder && !ladder.open) this.tellLadders(work, ladder.rungs, inside);
-    if (ladder?.open) return { items: work.map((item) => (item.kind === 'slot' ? this.growing(item, ladder.rungs) : item)), next };
+    if (ladder?.open) return { items: this.climb(work, ladder.rungs, line), next };
     return { items: [this.wrap(header, work, rest, line)], next };
   }
 
@@ -258,8 +259,13 @@ export class ItemReader {
     return { low: Math.min(rounds.low, most.rounds), high: most.rounds };
   }
 
-  /** A slot under an open ladder, as a growing count. */
-  growing(slot: Slot, rungs: readonly number[]): Slot {
+  /** Slots under an open ladder, as growing counts; its first step is every step. */
+  climb(items: readonly Item[], rungs: readonly number[], line: Line): Item[] {
+    const [first = 1, second = first] = rungs;
+    if (!isEven(rungs)) this.report({ code: 'read_as', span: spanOfLine(line), text: rungs.join('-'), as: `${first}, +${second - first} each round` });
+    return items.map((item) => (item.kind === 'slot' ? this.growing(item, rungs) : item));
+  }
+  private growing(slot: Slot, rungs: readonly number[]): Slot {
     return slot.count.kind === 'rung' || slot.count.kind === 'max'
       ? this.replace(slot, { count: { kind: 'growing', start: rungs[0]!, step: (rungs[1] ?? 0) - rungs[0]! } })
       : slot;

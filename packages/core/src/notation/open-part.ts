@@ -40,6 +40,7 @@ function merge(into: Header, next: Header): void {
   into.team ??= next.team;
   into.noPartition ||= next.noPartition;
   into.optional ||= next.optional;
+  into.untilFailure ||= next.untilFailure;
 }
 /** Would this header line add to what the lines above it said, rather than open a block of its own? */
 function joins(header: Header, next: Header): boolean {

@@ -3,7 +3,7 @@ import type { Range } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
 import { own } from '../text/own';
 import { fixed, type Draft } from './draft';
-import { readColumns, readDuration, readLadder, readSpan, readUnit, readMassUnit } from '../text/figures';
+import { isEven, readColumns, readDuration, readLadder, readSpan, readUnit, readMassUnit } from '../text/figures';
 
 /** `+4 each round`, `+1 every minute`. */
 export function readStep(cursor: Cursor): number | null {
@@ -64,7 +64,7 @@ function readGrowing(cursor: Cursor, draft: Draft): boolean {
 function readOwnLadder(cursor: Cursor, draft: Draft): boolean {
   const found = cursor.try((c) => {
     const ladder = readLadder(c);
-    if (!ladder) return null;
+    if (!ladder || (ladder.open && !isEven(ladder.rungs))) return null;
     c.phrase('reps|rep', 'of?');
     return c.sign(':') || c.peek()?.kind === 'word' ? ladder : null;
   });

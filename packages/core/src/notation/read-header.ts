@@ -4,7 +4,7 @@
  */
 import type { Cursor } from '../text/cursor';
 import { cap, rest, team, vest, workRest } from './header-clauses';
-import { amrap, circuit, deathBy, emom, every, intervals, inTime, kinds, ladder, repeats, times, words } from './header-clocks';
+import { amrap, circuit, deathBy, emom, every, intervals, inTime, kinds, ladder, repeats, times, untilFailure, words } from './header-clocks';
 import { emptyHeader, type Header, type Phrase } from './header';
 import { maxLoad } from './header-max-load';
 
@@ -15,6 +15,7 @@ const phrases: readonly Phrase[] = [
   amrap,
   intervals,
   every,
+  untilFailure,
   deathBy,
   circuit,
   cap,

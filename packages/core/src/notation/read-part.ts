@@ -147,7 +147,7 @@ function forTime(opening: Opening): Part | null {
   const { header, settings, reader, titled } = opening;
   const span = spanOfLine(opening.first);
   const taken = takeSets(opening);
-  const bare: BareCount = header.ladder && !header.ladder.open ? 'rung' : 'missing';
+  const bare: BareCount = header.ladder ? 'rung' : 'missing';
   const lone = !titled && taken.work.length === 1 && header.rounds === null;
   const items = withRestBetween(reader.items(taken.work, lone && timedMax(taken.work[0]!) ? 'max' : bare, 0, header.ladder !== null && !header.ladder.open));
   if (items.length === 0 && !titled && header.rounds === null && header.ladder === null && header.sets === null) return null;
@@ -187,8 +187,7 @@ function withRestBetween(items: Item[]): Item[] {
 }
 function wrapForTime(items: Item[], restBetween: Rest | null, { header, reader, first }: Opening): Item[] {
   if (header.ladder?.open) {
-    const { rungs } = header.ladder;
-    const grown = items.map((item) => (item.kind === 'slot' ? reader.growing(item, rungs) : item));
+    const grown = reader.climb(items, header.ladder.rungs, first);
     return header.rounds ? [reader.wrap({ ...header, ladder: null, sets: null }, grown, restBetween, first)] : grown;
   }
   return header.rounds || header.ladder ? [reader.wrap({ ...header, sets: null }, items, restBetween, first)] : items;
@@ -235,7 +234,8 @@ function every(opening: Opening, clock: Extract<Clock, { kind: 'every' }>): Part
   const stations = reader.stations(work, header.alternate && !byWindow, 'missing');
   tellNoMovement(stations, opening);
   const intervalSeconds = lengthOf(clock.intervalSeconds, 60, opening);
-  if (!byWindow && growsWithoutEnd(opening, clock, stations)) return everyPart(opening, intervalSeconds, furthestDeath, stations, true);
+  if (!byWindow && (header.untilFailure || growsWithoutEnd(opening, clock, stations)))
+    return everyPart(opening, intervalSeconds, furthestDeath, stations, true);
   const count = intervalsOf(opening, clock, intervalSeconds, stations);
   if (byWindow) return windows(opening, intervalSeconds, count, stations);
   const slots = stations.flatMap(slotsOfItems);
@@ -360,7 +360,7 @@ function maxLoad(opening: Opening, clock: Extract<Clock, { kind: 'maxLoad' }>): 
 
 function quality(opening: Opening, seconds: number | null): Part {
   const { header, settings, reader, first } = opening;
-  const items = reader.items(opening.work, header.ladder && !header.ladder.open ? 'rung' : 'missing');
+  const items = reader.items(opening.work, header.ladder ? 'rung' : 'missing');
   tellNoMovement([items], opening);
   const rounds = header.rounds ?? (header.sets ? range(header.sets) : null);
   const wrapped = rounds || header.ladder ? [reader.wrap({ ...header, rounds, sets: null }, items, header.restBetween ?? reader.restBetween, first)] : items;

@@ -101,6 +101,9 @@ function fillRungs(rungs: readonly number[], last: number): number[] | null {
   return filled[filled.length - 1] === last ? filled : null;
 }
 
+/** The same step from rung to rung. */
+export const isEven = (rungs: readonly number[]): boolean => rungs.every((rung, at) => at < 2 || rung - rungs[at - 1]! === rungs[1]! - rungs[0]!);
+
 export interface Ladder {
   readonly rungs: readonly number[];
   /** `3-6-9-…`: goes on by the same step */

@@ -1,5 +1,5 @@
 /** Ways through a workout's tree: every slot in reading order, a changed copy, and the counts a slot has over its rungs. */
-import type { Block, Item, Part, Slot, Workout } from './workout';
+import type { Block, Count, Item, Part, Slot, Workout } from './workout';
 
 /** The item lists of a part, one a station or window; one list for the other kinds, none for a rest. */
 export function itemLists(part: Part): readonly (readonly Item[])[] {
@@ -97,3 +97,6 @@ export function stepsOfPart(part: Part): number {
   const once = itemLists(part).reduce((sum, items) => sum + stepsOfItems(items), 0);
   return part.kind === 'forTime' || part.kind === 'strength' ? part.sets * once : once;
 }
+
+/** As many as possible, or as long as another one takes: no figure of its own. */
+export const isOpen = ({ count }: { readonly count: Count }): boolean => count.kind === 'max' || count.kind === 'matchTime';

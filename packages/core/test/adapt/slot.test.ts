@@ -324,3 +324,25 @@ describe('counts that follow a swap', () => {
     expect(movementOf(version.parts[0]!.slots[0]!.movement).patterns.squat ?? 0).toBe(0);
   });
 });
+
+test('a machine for minutes, with nothing but a stair: what lasts comes before what is over soon', () => {
+  const keeper = withKit(['chair 45 cm', 'stairs 18 cm'], { category: 'women', level: 'newer', born: 1968, body_mass: '68 kg', avoid: ['jumping'] });
+  const { movement, reps } = slotOf('for time\n2000 m row', keeper);
+  expect([movement, reps]).toEqual(['low-step-up', [200]]);
+});
+test('as many as possible in a minute: a press stays a press, however few there will be', () =>
+  expect(
+    slotOf(
+      '3 rounds, rest 1:00\n  1:00 max row cal\n  1:00 max push press @ 35/25 kg',
+      withKit(['kettlebell 12 kg', 'chair 45 cm'], { category: 'women', level: 'newer' }),
+      {},
+      1,
+    ),
+  ).toMatchObject({
+    movement: 'single-arm-dumbbell-push-press',
+    reason: expect.stringMatching(/as many as possible/),
+  }));
+test('a strength set says of its load that it is lighter, though its reps go near failure', () =>
+  expect(slotOf('strength\n5x3 front squat @ 80 %, rest 2:30', withKit(['dumbbell 22.5 kg'])).reason).toMatch(
+    /6 goblet squat with 22.5 kg for 3. Lighter than meant/,
+  ));

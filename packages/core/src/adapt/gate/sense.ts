@@ -10,7 +10,7 @@ import { formatClock } from '../../units/duration';
 import { compile } from '../../simulate/program';
 import { walkProgram } from '../../simulate/walk-program';
 import { slotCounts } from '../../stimulus/stimulus';
-import { itemLists, slotsOfPart } from '../../workout/walk';
+import { isOpen, itemLists, slotsOfPart } from '../../workout/walk';
 import type { Part, Slot, DefinedMovement } from '../../workout/workout';
 import type { PartPlan } from '../part/search';
 import { isFiller, mostFillerSeconds } from '../slot/count';
@@ -91,7 +91,6 @@ function comparedSlots({ written, part, plan, from, context }: Asked): Total[] {
   });
 }
 
-const isOpen = ({ count }: Slot): boolean => count.kind === 'max' || count.kind === 'matchTime';
 const name = (slot: Slot): string => wordsOf(slot.movement);
 
 /** More than twice the written reps with a load, three times without, unless a conversion is stated. */
@@ -118,11 +117,11 @@ function inAll({ plan }: Asked, totals: readonly Total[]): Finding[] {
 function inOneBout(totals: readonly Total[]): Finding[] {
   return totals.flatMap(({ slot, written, now, bout }): Finding[] => {
     if (isOpen(now) || (now.movement === written.movement && JSON.stringify(now.count) === JSON.stringify(written.count))) return [];
-    const { family, impact, limit } = movementOf(now.movement);
+    const { family, impact, limit, heightOf } = movementOf(now.movement);
     if (now.unit === 's' && written.unit !== 's' && now.movement !== written.movement && !isFiller(movementOf(now.movement)) && bout > mostOfBout.hold)
       return [{ code: 'hold_a_bout', slot, message: `${Math.round(bout)} s of ${name(now)} in one go.` }];
     if (now.unit !== 'reps') return [];
-    const steps = family === 'rope' || family === 'run' || limit.by === 'ease' || impact === 1 || /climber|flutter|tap$/.test(now.movement);
+    const steps = family === 'rope' || family === 'run' || limit.by === 'ease' || impact === 1 || heightOf === 'lowStep' || /climber|flutter|tap$/.test(now.movement);
     const most = now.load ? mostOfBout.loaded : steps ? mostOfBout.steps : mostOfBout.unloaded;
     return bout > most ? [{ code: 'reps_a_bout', slot, message: `${Math.round(bout)} ${name(now)} in one go.` }] : [];
   });

@@ -4,7 +4,7 @@ import { compile, type Program } from '../../simulate/program';
 import type { PartResult } from '../../simulate/walk-part';
 import { walkProgram, type Run } from '../../simulate/walk-program';
 import { boutSecondsOf } from '../../stimulus/intent';
-import { itemLists, slotsOfItems, slotsOfPart } from '../../workout/walk';
+import { isOpen, itemLists, slotsOfItems, slotsOfPart } from '../../workout/walk';
 import type { Part } from '../../workout/workout';
 import { beyondBand, leastRestSeconds, sameRestSeconds } from './band';
 import { isSkill } from '../slot/half-skill';
@@ -91,7 +91,7 @@ function wallsOf({ questions, intent, part, context }: Space, options: readonly 
   return questions.flatMap(({ slot }, index) => {
     const option = options[index]!;
     if (context.rules.halfSkill === 'attempts' && isSkill(movementOf(option.movement))) return [];
-    if (option.unit !== 'reps' || slot.count.kind === 'max' || slot.count.kind === 'matchTime') return [];
+    if (option.unit !== 'reps' || isOpen(slot)) return [];
     const meant = intent.boutSeconds[index] ?? 0;
     const slow = meant > 0 && boutSeconds[index]! > wallSeconds && boutSeconds[index]! > wallTime * meant;
     return slow || fallsToSingles(run, index, intent.setReps[index] ?? 0) || beyondBestSets(run, index, option) ? [index] : [];

@@ -10,6 +10,7 @@ import { constants } from '../../simulate/body';
 import { demandOf, maxOf, type Demand } from '../../simulate/demand';
 import { atTempo } from '../../simulate/program';
 import { boutOf, type Bout } from '../../stimulus/bout';
+import { isOpen } from '../../workout/walk';
 import { isAdmitted } from './admit';
 import { alike, countFor, isFiller, meanCount, unitFor, type Counted } from './count';
 import { isSkill, nearlyUnbroken } from './half-skill';
@@ -132,11 +133,20 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
     wish: isWished(movement, original, context.athlete) ? -1 : 0,
     coach: kept ? -1 : (coachRank ?? question.slot.alternatives.length),
     leaves: leavesPattern(original, movement, question) ? 1 : 0,
-    beyondRepair: setShare > hopelesslyHeavy * Math.max(1, meant) ? 1 : 0,
+    // what stands for a run goes on for minutes and is broken: it is long, not heavy
+    beyondRepair: (loaded || original.limit.by !== 'engine') && setShare > hopelesslyHeavy * Math.max(1, meant) ? 1 : 0,
     kin: another ? kinOf('range') : kinOf(nearness),
-    tooHard: kept ? 0 : leavesTheMuscles ? 2 : movement.adjusts === null && isTooHard(setShare, meant, original, loaded, context) ? 1 : 0,
+    // as many as possible are as many as there are
+    tooHard: kept
+      ? 0
+      : leavesTheMuscles
+        ? 2
+        : !isOpen(question.slot) && movement.adjusts === null && isTooHard(setShare, meant, original, loaded, context)
+          ? 1
+          : 0,
     school: schoolOf(movement.id, original, counted.rule, context.rules),
     step: another ? stepOf('position') : stepOf(nearness),
+    short: counted.unit !== question.slot.unit && bout.seconds < shortShare * question.stimulus.bout.seconds ? 1 : 0,
     filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.id.startsWith('march') ? 2 : 1) : 0,
     taken: !kept && taken.has(movement.id) ? 1 : 0,
     implement: loaded && !isHeldAlike(movement, chosen, original) ? 1 : 0,
@@ -146,6 +156,8 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
   };
 }
 
+/** share of the time meant below which a stand-in by the clock is another thing (round figure) */
+const shortShare = 0.6;
 /** sides aside: so many each side, or half of them (round figures, an odd rep to either side) */
 const sidesOnly = { perSide: [1, 0.5], both: [1, 1.5, 2], same: [1] } as const;
 const oddRep = 0.1;

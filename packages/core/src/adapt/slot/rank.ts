@@ -18,6 +18,8 @@ export interface Rank {
   readonly school: number;
   /** place of the step in {@link nearness} */
   readonly step: number;
+  /** 1: as much of it as a coach writes is over long before what was meant */
+  readonly short: number;
   /** 1 jogging and high knees, 2 marching: dull, and the first of them not quiet */
   readonly filler: number;
   /** 1: another slot of the part does it already */
@@ -40,6 +42,7 @@ const fields = [
   'kin',
   'school',
   'step',
+  'short',
   'filler',
   'taken',
   'recounted',

@@ -1,8 +1,7 @@
 /** The words beside an option: one sentence a coach would say aloud (what, why, what it costs), the figures behind it, what it gives up, and what to fall back to. */
 import { describeLoad } from '../../kit/loads';
-import { mainPattern, movementOf } from '../../movements/catalogue';
+import { movementOf } from '../../movements/catalogue';
 import { nameInHand, implementToSay } from '../../movements/in-hand';
-import { muscles } from '../../movements/movement';
 import { ruleLabel, type RuleKey } from '../../rules/house-rules';
 import { plainName, wordsOf } from '../../notation/format-workout';
 import { constants } from '../../simulate/body';
@@ -16,21 +15,13 @@ import { hardLimits } from '../slot/hard-limits';
 import { isAsWritten, ownedFor, totalKg, writtenKg } from '../slot/load';
 import { neighboursOf } from '../slot/likeness';
 import { writtenWith, type Option } from '../slot/option';
-import type { AdaptContext, SlotQuestion } from '../slot/question';
+import type { AdaptContext } from '../slot/question';
+import { isOpen } from '../../workout/walk';
 import { isEasierPushUp } from '../slot/schools';
+import { givesUpOf } from './gives-up';
+import type { Told } from './told';
 import { capital, whyLeft } from './why-left';
-import { countText, muscleWords, patternWords } from './words';
-
-/** What is known of a slot when it is told. */
-export interface Told {
-  readonly question: SlotQuestion;
-  readonly option: Option;
-  readonly context: AdaptContext;
-  /** the untouched slot was a wall */
-  readonly wall: boolean;
-  /** how the untouched part stood to its band: + harder than meant, − easier, 0 inside */
-  readonly beyond: number;
-}
+import { countText } from './words';
 
 /** Whole seconds below two minutes, clock notation above. */
 const seconds = (value: number): string => (value < 120 ? `${Math.round(value)} s` : formatClock(value));
@@ -103,9 +94,11 @@ export function reasonOf(told: Told): string {
     return `${capital([count, load].filter(Boolean).join('; '))}.`;
   }
   const at = option.load ? `${nameOf(option)} with ${massOf(option, context)}` : nameOf(option);
-  const counted = sameCount(option, slot, category)
-    ? `${at}, same count`
-    : `${countText(option, category)} ${at}${slot.count.kind === 'rung' ? '' : ` for ${countText(slot, category)}`}`;
+  const counted = isOpen(slot)
+    ? `${at}, as ${option.unit === 'reps' ? 'many' : 'much'} as possible`
+    : sameCount(option, slot, category)
+      ? `${at}, same count`
+      : `${countText(option, category)} ${at}${slot.count.kind === 'rung' ? '' : ` for ${countText(slot, category)}`}`;
   const cost = givesUpOf(told)[0];
   return `${becauseOf(told) ?? `In place of ${plainName(slot)}`}: ${counted}.${cost ? ` ${capital(cost)}.` : ''}`;
 }
@@ -138,31 +131,8 @@ export function figuresOf(told: Told): string[] {
       : [];
   const meant = stimulus.maxShare === null ? '' : ` (${percent(stimulus.maxShare)} of the reference’s)`;
   const load = option.load && option.loadShare !== null ? [`${describeLoad(option.load)}: ${percent(option.loadShare)} of the max${meant}`] : [];
-  const open = slot.count.kind === 'max' || slot.count.kind === 'matchTime';
-  const time = open ? [] : [`about ${seconds(option.bout.seconds)} a bout, the reference ${seconds(stimulus.bout.seconds)}`];
+  const time = isOpen(slot) ? [] : [`about ${seconds(option.bout.seconds)} a bout, the reference ${seconds(stimulus.bout.seconds)}`];
   return [...conversion, ...rules, ...height, ...load, ...time];
-}
-
-/** What the swap gives up against the slot as meant, the largest first. */
-export function givesUpOf({ question: { slot, stimulus }, option }: Told): string[] {
-  const lost: string[] = [];
-  const [original, movement] = [movementOf(slot.movement), movementOf(option.movement)];
-  const feel = Math.log(Math.max(0.02, option.bout.setShare) / Math.max(0.02, stimulus.bout.setShare));
-  if (original.load && feel < -0.45) lost.push('lighter than meant');
-  if (feel > 0.45) lost.push(option.bout.setShare > 1 && stimulus.bout.setShare <= 1 ? 'will be broken where it was unbroken' : 'heavier than meant');
-  if (movement.id !== original.id && !original.anyOf) {
-    const pattern = mainPattern(original);
-    if ((movement.patterns[pattern] ?? 0) < 0.5 * (original.patterns[pattern] ?? 0))
-      lost.push(`${patternWords[pattern]} becomes ${patternWords[mainPattern(movement)]}`);
-    for (const muscle of muscles)
-      if ((original.muscles[muscle] ?? 0) >= 0.6 && (movement.muscles[muscle] ?? 0) <= 0.3)
-        lost.push(muscle === 'grip' ? 'less grip' : `less for the ${muscleWords[muscle]}`);
-    if (original.skill - movement.skill >= 2) lost.push('no practice of the skill');
-  }
-  const breath = Math.log(Math.max(0.1, option.bout.joulesPerKg / option.bout.seconds) / Math.max(0.1, stimulus.bout.joulesPerKg / stimulus.bout.seconds));
-  if (breath < -0.4) lost.push('less breathing');
-  if (breath > 0.4) lost.push('more breathing');
-  return lost.slice(0, 4);
 }
 
 export interface Fallback {
@@ -173,7 +143,7 @@ export interface Fallback {
 
 /** What to do when it fails half-way: the nearest easier movement that may be done here, else fewer reps of the same. Null where there is nothing to count. */
 export function fallbackOf(option: Option, stimulus: SlotStimulus, context: AdaptContext): Fallback | null {
-  if (option.count.kind === 'max' || option.count.kind === 'matchTime' || option.unit !== 'reps') return null;
+  if (isOpen(option) || option.unit !== 'reps') return null;
   const figures =
     option.count.kind === 'fixed'
       ? [option.count.men]

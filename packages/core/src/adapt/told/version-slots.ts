@@ -2,7 +2,7 @@
 import { describeLoad } from '../../kit/loads';
 import { movementOf } from '../../movements/catalogue';
 import type { HouseRules } from '../../rules/house-rules';
-import { itemLists, slotsOfPart } from '../../workout/walk';
+import { isOpen, itemLists, slotsOfPart } from '../../workout/walk';
 import type { Category, Count, CountUnit, Item, Part, PartKind, Slot } from '../../workout/workout';
 import type { PlannedPart } from '../part/plan-parts';
 import type { PartPlan } from '../part/search';
@@ -10,7 +10,9 @@ import { outerLadder, type Option } from '../slot/option';
 import type { AdaptContext } from '../slot/question';
 import { isEasierPushUp } from '../slot/schools';
 import type { VersionEdit } from './edits';
-import { becauseOf, fallbackOf, figuresOf, givesUpOf, reasonOf, type Fallback, type Told } from './explain';
+import { becauseOf, fallbackOf, figuresOf, reasonOf, type Fallback } from './explain';
+import { givesUpOf } from './gives-up';
+import type { Told } from './told';
 import { markOf, type Mark } from './marks';
 import { countText } from './words';
 
@@ -97,7 +99,7 @@ function runnerUpOf({ space }: PartPlan, index: number, { movement }: Option, ru
 /** The slot as the coach wrote it. */
 const originalOf = (slot: Slot, part: Part, category: Category): VersionSlot['original'] => ({
   movement: slot.movement,
-  reps: slot.count.kind === 'max' || slot.count.kind === 'matchTime' ? null : repsOf(slot.count, outerLadder(part), category),
+  reps: isOpen(slot) ? null : repsOf(slot.count, outerLadder(part), category),
   loadKg: slot.load?.kind === 'mass' ? slot.load[category] : null,
 });
 

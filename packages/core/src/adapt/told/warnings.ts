@@ -119,9 +119,11 @@ function sayScores({ planned, intent, elasticity }: WarningsAsked, say: Say): vo
   if (elasticity < littleTold && elasticity > 0.005)
     say('tells_little', `A score in this version tells little of fitness: somebody a tenth fitter does it ${(10 * elasticity).toFixed(1)} % better.`);
 }
-function offPace({ evaluated, result }: PartPlan, reference: number, index: number): string {
+function offPace({ evaluated, result, options }: PartPlan, reference: number, index: number): string {
   const up = evaluated.part.kind === 'amrap';
   const compared = `Part ${index + 1}: ${scoreText(result.score, up)} where the reference comes to ${scoreText(reference, up)}`;
+  const short = options.find(({ rank }) => rank.short > 0);
+  if (evaluated.beyond < 0 && short) return `${compared}; nobody does more ${wordsOf(short.movement)} than that at once. Several rounds of two movements last longer.`;
   return evaluated.beyond > 0
     ? `${compared}; no edit a coach would make brings it nearer, nor do two.`
     : `${compared}; somebody so fit gets more load and no other text, and there is no more load to give.`;
