@@ -15,7 +15,7 @@ export const lanternWorkouts: readonly { readonly daysAgo: number; readonly text
   {
     daysAgo: 2,
     tags: ['class'],
-    text: '# Fog Signal\nfor time, cap 14:00\n5 rounds\n  200 m run\n  15 kettlebell swing @ 24/16 kg\n  10 push-up\nwindow: 8:30-12:00\n',
+    text: '# Fog Signal\nfor time, cap 14:00\n5 rounds\n  200 m run\n  15 kettlebell swing @ 24/16 kg\n  10 push-up\nwindow: 8:00-11:30\n',
   },
   {
     daysAgo: 5,
