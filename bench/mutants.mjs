@@ -13,13 +13,15 @@ const src = 'packages/core/src/';
 /** file, what stands there, what is put there instead */
 const mutants = [
   // the rank: each field loses its say
-  ...['wish', 'coach', 'leaves', 'beyondRepair', 'tooHard', 'kin', 'school', 'step', 'filler', 'taken', 'recounted', 'effort', 'implement'].map((field) => [
-    'adapt/slot/rank.ts',
-    `\n  '${field}',`,
-    '',
-  ]),
+  ...['wish', 'coach', 'leaves', 'beyondRepair', 'tooHard', 'kin', 'school', 'step', 'short', 'filler', 'taken', 'recounted', 'effort', 'implement'].map(
+    (field) => ['adapt/slot/rank.ts', `\n  '${field}',`, ''],
+  ),
   // and each penalty its figure
   ['adapt/slot/fill.ts', 'const hopelesslyHeavy = 3;', 'const hopelesslyHeavy = 300;'],
+  ['adapt/slot/fill.ts', '  if (setReps === 0) return whole;', '  if (setReps < 1e9) return whole;'],
+  ['adapt/slot/fill.ts', 'const skillSet = 10;', 'const skillSet = 1;'],
+  ['adapt/slot/fill.ts', 'const shortShare = 0.6;', 'const shortShare = 0;'],
+  ['adapt/slot/fill.ts', "(loaded || original.limit.by !== 'engine') && ", ''],
   ['adapt/slot/fill.ts', 'const modelsLeast = 0.2;', 'const modelsLeast = 0;'],
   ['adapt/slot/fill.ts', 'loaded: { set: 2.2, than: 2 }', 'loaded: { set: 22, than: 20 }'],
   ['adapt/part/share-loads.ts', 'const leastShared = 0.75;', 'const leastShared = 0;'],
@@ -64,14 +66,14 @@ const mutants = [
 ];
 
 const copy = mkdtempSync(join(tmpdir(), 'gambito-mutants-'));
-for (const name of ['packages', 'jest.config.mjs', 'package.json'])
+for (const name of ['packages', 'tools/lib', 'jest.config.mjs', 'package.json'])
   cpSync(join(root, name), join(copy, name), { recursive: true, force: true, errorOnExist: false, filter: (path) => !/node_modules|\/dist$/.test(path) });
 symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
 
 /** The quick rooms first; the long files only for what these do not notice. */
 const stages = [
   ['adapt/', 'by-hand.test', 'reshape'],
-  ['adaptation', 'judgement', 'relations', 'drift', 'kit', 'history'],
+  ['adaptation', 'judgement', 'house-rules', 'studies.test', 'relations', 'drift', 'kit', 'history'],
 ];
 function failures(files) {
   const report = join(copy, 'report.json');

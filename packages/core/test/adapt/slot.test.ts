@@ -330,6 +330,8 @@ test('a machine for minutes, with nothing but a stair: what lasts comes before w
   const { movement, reps } = slotOf('for time\n2000 m row', keeper);
   expect([movement, reps]).toEqual(['low-step-up', [200]]);
 });
+test('with nothing at all: stepped burpees for seven minutes, not jacks for two', () =>
+  expect(slotOf('for time\n2000 m row', withKit([])).movement).toBe('step-back-burpee'));
 test('as many as possible in a minute: a press stays a press, however few there will be', () =>
   expect(
     slotOf(

@@ -146,7 +146,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
           : 0,
     school: schoolOf(movement.id, original, counted.rule, context.rules),
     step: another ? stepOf('position') : stepOf(nearness),
-    short: counted.unit !== question.slot.unit && bout.seconds < shortShare * question.stimulus.bout.seconds ? 1 : 0,
+    short: counted.unit !== question.slot.unit && !isOpen(question.slot) && bout.seconds < shortShare * question.stimulus.bout.seconds ? 1 : 0,
     filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.id.startsWith('march') ? 2 : 1) : 0,
     taken: !kept && taken.has(movement.id) ? 1 : 0,
     implement: loaded && !isHeldAlike(movement, chosen, original) ? 1 : 0,
