@@ -95,6 +95,7 @@ const rows: readonly Row[] = [
   },
   {
     of: 'split-squat raised-split-squat',
+    implement: 'back-rack-split-squat goblet-split-squat',
     range: 'raised-split-squat split-squat',
     position: 'reverse-lunge lunge assisted-pistol step-up low-step-up squat-to-chair half-squat',
     muscles: 'single-leg-hip-thrust hip-thrust',

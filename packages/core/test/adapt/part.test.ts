@@ -260,6 +260,12 @@ describe('a long count is meant in sets', () => {
     ['30 snatch @ 60/40 kg', {}, 'snatch', 30],
   ])('%s stay for somebody with %j', (line, best, movement, reps) => expect(alone(line, best)).toEqual([[movement, reps]]));
   test('a push-up stays a push-up', () => expect(alone('100 push-up', { push_up: 25 })[0]![0]).toBe('push-up'));
+  test('a skill that is owned is done less often before something is set to fit', () => {
+    const rounds = 'for time, cap 20:00\n10 rounds\n  3 ring muscle-up\n  12 air squat';
+    const { movement, reps } = versionOf(rounds, withKit(full, { level: 'competitive', best_sets: { ring_muscle_up: 5, pull_up: 35 } })).version.parts[0]!
+      .slots[0]!;
+    expect([movement, ...reps]).toEqual(['ring-muscle-up', 2]);
+  });
   test('a skill of which three are there is pulled and pressed', () =>
     expect(alone('30 ring muscle-up', { ring_muscle_up: 3 }).map(([movement]) => movement)).toEqual(['strict-pull-up', 'ring-dip']));
   test('a load that was stepped up by less than a tenth is said, and can be taken back', () => {

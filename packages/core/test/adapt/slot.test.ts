@@ -348,3 +348,22 @@ test('a strength set says of its load that it is lighter, though its reps go nea
   expect(slotOf('strength\n5x3 front squat @ 80 %, rest 2:30', withKit(['dumbbell 22.5 kg'])).reason).toMatch(
     /6 goblet squat with 22.5 kg for 3. Lighter than meant/,
   ));
+
+test('a set whose pair is not here takes the bar or one bell before it goes without a load', () => {
+  const splitSquat = (kit: string[]): string => {
+    const { movement, load } = slotOf('strength\n5 sets, rest 2:00\n8 each side bulgarian split squat @ 2x20/15 kg', withKit(['chair 45 cm', ...kit]));
+    return `${movement} ${load?.kg ?? 'bare'}`;
+  };
+  expect([splitSquat(['barbell 20 kg, plates 4x10 2x5 kg']), splitSquat(['kettlebell 24 kg']), splitSquat(['dumbbell 17.5 kg x 2']), splitSquat([])]).toEqual([
+    'back-rack-split-squat 40',
+    'goblet-split-squat 24',
+    'raised-split-squat 17.5',
+    'raised-split-squat bare',
+  ]);
+});
+test('a load far beyond the written one is named as the reason, and collisions name what is in the hand', () => {
+  const bag = withKit(['sandbag 40 kg', 'wall', 'barbell 20 kg']);
+  expect(slotOf('AMRAP 15:00\n15 wall ball @ 9/6 kg\n12 push-up', bag).reason).toMatch(/^Nothing as light as 9 kg for wall ball here/);
+  const bells = versionOf('AMRAP 10:00\n9 power clean @ 50/35 kg\n12 kettlebell swing @ 24/16 kg', withKit(['kettlebell 20 kg x 2']));
+  expect(bells.warnings.map(({ message }) => message).join()).toMatch(/Grip on grip: kettlebell power clean and kettlebell swing/);
+});

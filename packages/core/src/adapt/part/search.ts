@@ -91,7 +91,9 @@ function withoutWalls(search: Search, from: Found): Found {
     const fits = ({ walls }: Evaluated): boolean => !walls.includes(slot);
     const practised = isPractised(search.space, slot);
     const others = practised ? [] : swapEdits(search.space, found.evaluated, slot);
-    const setToFit = others.filter(({ edit }) => edit.kind === 'swap' && (edit.to.rank.school < 0 || movementOf(edit.to.movement).adjusts !== null));
+    // a skill that is owned is done less often; nothing that is set to fit is one
+    const skill = isSkill(movementOf(search.space.questions[slot]!.slot.movement));
+    const setToFit = others.filter(({ edit }) => !skill && edit.kind === 'swap' && (edit.to.rank.school < 0 || movementOf(edit.to.movement).adjusts !== null));
     const fewer = countEdits(search.space, found.evaluated, false, slot);
     // what is written is set to fit where it can be, then cut; what is swapped already keeps its count before it keeps its movement
     const swapped = found.evaluated.options[slot]!.nearness !== 'written';

@@ -117,6 +117,10 @@ function isTooHard(setShare: number, meant: number, original: Movement, loaded: 
   return most !== null && setShare > most.set && setShare > most.than * meant;
 }
 
+/** A set whose load is not here is no longer the one that was written: another implement comes before it. */
+const losesItsLoad = ({ load, open }: ChosenLoad, movement: Movement, { slot }: SlotQuestion): boolean =>
+  movement.id === slot.movement && movement.load !== null && slot.load !== null && load === null && !open;
+
 function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQuestion, context: AdaptContext, taken: ReadonlySet<string>): Rank {
   const { movement, nearness, coachRank, order } = proposed;
   const original = movementOf(question.slot.movement);
@@ -126,7 +130,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
   // another workout with the same stimulus: the likest bout, whatever the movement
   const another = context.rules.homeVersion === 'another' && nearness !== 'written' && nearness !== 'likeness';
   const loaded = movement.load !== null && original.load !== null;
-  const kept = nearness === 'written';
+  const kept = nearness === 'written' && !losesItsLoad(chosen, movement, question);
   // fewer of what is near are nearer than as many of something else
   const leavesTheMuscles = nearness === 'muscles' || nearness === 'likeness';
   return {
@@ -135,7 +139,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
     leaves: leavesPattern(original, movement, question) ? 1 : 0,
     // what stands for a run goes on for minutes and is broken: it is long, not heavy
     beyondRepair: (loaded || original.limit.by !== 'engine') && setShare > hopelesslyHeavy * Math.max(1, meant) ? 1 : 0,
-    kin: another ? kinOf('range') : kinOf(nearness),
+    kin: another || (nearness === 'written' && !kept) ? kinOf('range') : kinOf(nearness),
     // as many as possible are as many as there are
     tooHard: kept
       ? 0
@@ -145,7 +149,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
           ? 1
           : 0,
     school: schoolOf(movement.id, original, counted.rule, context.rules),
-    step: another ? stepOf('position') : stepOf(nearness),
+    step: another ? stepOf('position') : nearness === 'written' && !kept ? stepOf('range') : stepOf(nearness),
     short: counted.unit !== question.slot.unit && !isOpen(question.slot) && bout.seconds < shortShare * question.stimulus.bout.seconds ? 1 : 0,
     filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.id.startsWith('march') ? 2 : 1) : 0,
     taken: !kept && taken.has(movement.id) ? 1 : 0,

@@ -1,13 +1,14 @@
 /** What a coach should see before sending: missed windows, slips of the window, what the last gate found, slots nobody reaches, collisions, locks that break a limit. */
 import { sentenceForObstacle } from '../../limits/feasible';
 import { movementOf } from '../../movements/catalogue';
-import { formatWindow, wordsOf } from '../../notation/format-workout';
+import type { Movement } from '../../movements/movement';
+import { formatWindow, nameOf, wordsOf } from '../../notation/format-workout';
 import { runWarnings } from '../../simulate/run-warnings';
 import type { Run } from '../../simulate/walk-program';
 import type { Intent } from '../../stimulus/intent';
 import { formatClock } from '../../units/duration';
 import { slotsOfPart } from '../../workout/walk';
-import type { Part, Workout } from '../../workout/workout';
+import type { Part, Slot, Workout } from '../../workout/workout';
 import { unreadLines } from '../line-lock';
 import { partLocks, type Lock } from '../lock';
 import { isHangingPull } from '../gate/volume-caps';
@@ -123,7 +124,8 @@ function offPace({ evaluated, result, options }: PartPlan, reference: number, in
   const up = evaluated.part.kind === 'amrap';
   const compared = `Part ${index + 1}: ${scoreText(result.score, up)} where the reference comes to ${scoreText(reference, up)}`;
   const short = options.find(({ rank }) => rank.short > 0);
-  if (evaluated.beyond < 0 && short) return `${compared}; nobody does more ${wordsOf(short.movement)} than that at once. Several rounds of two movements last longer.`;
+  if (evaluated.beyond < 0 && short)
+    return `${compared}; nobody does more ${wordsOf(short.movement)} than that at once. Several rounds of two movements last longer.`;
   return evaluated.beyond > 0
     ? `${compared}; no edit a coach would make brings it nearer, nor do two.`
     : `${compared}; somebody so fit gets more load and no other text, and there is no more load to give.`;
@@ -145,16 +147,17 @@ function sayReplaced({ workout, adapted, versionParts }: WarningsAsked, { findin
   if (written.vest && !part.vest) say('no_vest', `Part ${index + 1}: without the vest.`);
 }
 
+/** Names as they stand in the version, each once. */
+const namesOf = (slots: readonly Slot[]): string[] => [...new Set(slots.map(nameOf))];
 function sayCollisions(part: Part, say: Say): void {
   const slots = slotsOfPart(part);
-  const gripping = slots.filter((slot) => (movementOf(slot.movement).muscles.grip ?? 0) >= 0.6);
-  const names = [...new Set(gripping.map((slot) => wordsOf(slot.movement)))];
-  if (names.length >= 2 && part.kind !== 'strength' && part.kind !== 'maxLoad') say('collision', `Grip on grip: ${names.slice(0, 3).join(' and ')}.`);
-  const cards = [...new Set(slots.map((slot) => slot.movement))].map(movementOf);
-  const hug = cards.find((each) => each.load?.position === 'hug');
-  const trunk = cards.find((each) => (each.patterns.trunkFlexion ?? 0) + (each.patterns.trunkBrace ?? 0) > 0.5);
-  if (hug && trunk) say('collision', `A hugged load on a tired trunk: ${wordsOf(hug.id)} and ${wordsOf(trunk.id)}.`);
-  const backs = cards.filter((each) => each.avoid.includes('spinal_loading') && (each.patterns.hinge ?? 0) >= 0.4).map((each) => wordsOf(each.id));
+  const like = (fits: (card: Movement) => boolean): string[] => namesOf(slots.filter(({ movement }) => fits(movementOf(movement))));
+  const grips = like(({ muscles }) => (muscles.grip ?? 0) >= 0.6);
+  if (grips.length >= 2 && part.kind !== 'strength' && part.kind !== 'maxLoad') say('collision', `Grip on grip: ${grips.slice(0, 3).join(' and ')}.`);
+  const [hug] = like(({ load }) => load?.position === 'hug');
+  const [trunk] = like(({ patterns }) => (patterns.trunkFlexion ?? 0) + (patterns.trunkBrace ?? 0) > 0.5);
+  if (hug && trunk) say('collision', `A hugged load on a tired trunk: ${hug} and ${trunk}.`);
+  const backs = like(({ avoid, patterns }) => avoid.includes('spinal_loading') && (patterns.hinge ?? 0) >= 0.4);
   if (backs.length >= 2) say('collision', `Low back on low back: ${backs.slice(0, 3).join(' and ')}.`);
 }
 

@@ -8,6 +8,7 @@ import type { Movement } from '../../movements/movement';
 import { plainName, wordsOf } from '../../notation/format-workout';
 import { constants } from '../../simulate/body';
 import { demandOf } from '../../simulate/demand';
+import { formatMass } from '../../units/mass';
 import type { Slot } from '../../workout/workout';
 import type { Option } from '../slot/option';
 import { hardLimits } from '../slot/hard-limits';
@@ -62,6 +63,8 @@ function loadMissing(slot: Slot, context: AdaptContext): string | null {
   return any && load.count === 2 ? 'No two of one weight here' : `No load for ${wordsOf(slot.movement)} here`;
 }
 
+/** what is owned is so many times what was written, or more: another load altogether (round figure) */
+const tooHeavyHere = 1.5;
 /** What the athlete would have in the hand with the movement as written, kg: nobody fails at a load that is not there. */
 function nearestOwnedKg(slot: Slot, context: AdaptContext): number {
   const movement = movementOf(slot.movement);
@@ -113,6 +116,8 @@ export function whyLeft(question: SlotQuestion, option: Option, context: AdaptCo
   if (missing) return missing;
   if (wall) return `${capital(name)} would end in singles`;
   const kg = nearestOwnedKg(slot, context);
+  const written = writtenKg(slot, context, original);
+  if (written !== null && kg > tooHeavyHere * written) return `Nothing as light as ${formatMass(written, context.athlete.units)} for ${name} here`;
   const inside =
     demandOf(slot.movement, slot.unit, context.capacity, kg, slot.heightCm?.[context.athlete.category] ?? null).repsToFailure * constants.insideShare;
   if (inside < stimulus.count) return `${capital(name)}: about ${inside < 1 ? 'none' : Math.floor(inside)} in one go, ${Math.round(stimulus.count)} asked`;
