@@ -167,6 +167,8 @@ test('workouts: found by a word in them, dated, duplicated, deleted and brought 
   await page.getByLabel('Search workouts').fill('goblet squat @ 16');
   const items = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: /Breakwater Lamp/ }) });
   await expect(items).toHaveCount(1);
+  // the list has narrowed: what opens beside a line does not move any more
+  await expect(page.getByRole('link', { name: 'Ebb', exact: true })).toBeHidden();
   await page.getByRole('button', { name: 'Duplicate Breakwater Lamp' }).click();
   await page.getByRole('button', { name: 'Without a day' }).click();
   await expect(page.getByRole('link', { name: 'Breakwater Lamp (copy)' })).toBeVisible();

@@ -62,6 +62,8 @@ export interface Spec {
   style?: Movement['style'];
   gentle?: boolean;
   mostInAll?: number;
+  small?: boolean;
+  lastResort?: boolean;
   reckonedAs?: MovementId;
   /** standards and no-reps come to the family's instead of in their place */
   adds?: boolean;
@@ -169,6 +171,8 @@ export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement
     style: styleOf(id, spec),
     gentle: spec.gentle ?? false,
     mostInAll: spec.mostInAll ?? null,
+    small: spec.small ?? false,
+    lastResort: spec.lastResort ?? false,
     reckonedAs: spec.reckonedAs ?? null,
     standards: ownFirst('standards'),
     noReps: ownFirst('noReps'),

@@ -113,6 +113,10 @@ export interface Movement {
   readonly gentle: boolean;
   /** reps that still add up to a whole workout, where the trade says so */
   readonly mostInAll: number | null;
+  /** a rep is a step, a kick or a tap: done by the hundred in one go */
+  readonly small: boolean;
+  /** taken when nothing else is left: healthy trained people do not march */
+  readonly lastResort: boolean;
   /** what a wildcard is reckoned as: `any squat` as the one a coach would take first */
   readonly reckonedAs: MovementId | null;
   readonly standards: readonly string[];

@@ -117,12 +117,11 @@ function inAll({ plan }: Asked, totals: readonly Total[]): Finding[] {
 function inOneBout(totals: readonly Total[]): Finding[] {
   return totals.flatMap(({ slot, written, now, bout }): Finding[] => {
     if (isOpen(now) || (now.movement === written.movement && JSON.stringify(now.count) === JSON.stringify(written.count))) return [];
-    const { family, impact, limit, heightOf } = movementOf(now.movement);
+    const { family, impact, limit, small } = movementOf(now.movement);
     if (now.unit === 's' && written.unit !== 's' && now.movement !== written.movement && !isFiller(movementOf(now.movement)) && bout > mostOfBout.hold)
       return [{ code: 'hold_a_bout', slot, message: `${Math.round(bout)} s of ${name(now)} in one go.` }];
     if (now.unit !== 'reps') return [];
-    const steps =
-      family === 'rope' || family === 'run' || limit.by === 'ease' || impact === 1 || heightOf === 'lowStep' || /climber|flutter|tap$/.test(now.movement);
+    const steps = family === 'rope' || family === 'run' || limit.by === 'ease' || impact === 1 || small;
     const most = now.load ? mostOfBout.loaded : steps ? mostOfBout.steps : mostOfBout.unloaded;
     return bout > most ? [{ code: 'reps_a_bout', slot, message: `${Math.round(bout)} ${name(now)} in one go.` }] : [];
   });

@@ -151,7 +151,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
     school: schoolOf(movement.id, original, counted.rule, context.rules),
     step: another ? stepOf('position') : nearness === 'written' && !kept ? stepOf('range') : stepOf(nearness),
     short: counted.unit !== question.slot.unit && !isOpen(question.slot) && bout.seconds < shortShare * question.stimulus.bout.seconds ? 1 : 0,
-    filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.id.startsWith('march') ? 2 : 1) : 0,
+    filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.lastResort ? 2 : 1) : 0,
     taken: !kept && taken.has(movement.id) ? 1 : 0,
     implement: loaded && !isHeldAlike(movement, chosen, original) ? 1 : 0,
     recounted: !kept && coachRank === null && counted.rule === null && isRecounted(counted, question, context) ? 1 : 0,

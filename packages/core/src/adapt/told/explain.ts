@@ -2,6 +2,7 @@
 import { describeLoad } from '../../kit/loads';
 import { movementOf } from '../../movements/catalogue';
 import { nameInHand, implementToSay } from '../../movements/in-hand';
+import type { Movement } from '../../movements/movement';
 import { ruleLabel, type RuleKey } from '../../rules/house-rules';
 import { plainName, wordsOf } from '../../notation/format-workout';
 import { constants } from '../../simulate/body';
@@ -103,6 +104,9 @@ export function reasonOf(told: Told): string {
   return `${becauseOf(told) ?? `In place of ${plainName(slot)}`}: ${counted}.${cost ? ` ${capital(cost)}.` : ''}`;
 }
 
+/** A squat that does not go deep: to a chair, or half of it. */
+const isShortSquat = ({ patterns, avoid }: Movement): boolean => (patterns.squat ?? 0) >= 0.5 && !avoid.includes('deep_knee');
+
 /** House rules that had a say in a choice and are not named with a conversion. */
 function rulesBehind({ question: { slot, stimulus }, option, context }: Told): RuleKey[] {
   const [original, movement] = [movementOf(slot.movement), movementOf(option.movement)];
@@ -110,7 +114,7 @@ function rulesBehind({ question: { slot, stimulus }, option, context }: Told): R
   const { limits } = context.athlete;
   const behind: RuleKey[] = [];
   if (swapped && original.family === 'push-up' && isEasierPushUp(movement.id)) behind.push('easierPushUp');
-  if (swapped && limits.squatDepth !== null && /half-squat|to-chair/.test(movement.id)) behind.push('squatDepth');
+  if (swapped && limits.squatDepth !== null && isShortSquat(movement)) behind.push('squatDepth');
   if (isSkill(original) && option.coachRank === null && hardLimits(original, context).length === 0) {
     const { repsToFailure } = demandOf(slot.movement, slot.unit, context.capacity, 0, null);
     if (isHalfOwned(original, repsToFailure, stimulus.count)) behind.push('halfSkill');

@@ -138,7 +138,7 @@ export const lunges = [
     easier: ['low-step-up', 'reverse-lunge'],
     harder: ['box-jump'],
   }),
-  movement('low-step-up', stepping, { adds: true,
+  movement('low-step-up', stepping, { adds: true, small: true,
     heightOf: 'lowStep',
     aliases: ['stair step-up', 'step-up low'],
     needs: 'box | stairs',
