@@ -109,7 +109,15 @@ export const versionPartSchema = z.object({
       slot: z.number().nullable(),
       text: z.string(),
       without: z.number().nullable().describe('score of the part without this edit'),
-      undo: z.object({ slot: z.number(), reps: z.number().optional(), loadKg: z.number().optional(), scheme: z.literal(true).optional() }).nullable(),
+      undo: z
+        .object({
+          slot: z.number(),
+          reps: z.number().optional(),
+          loadKg: z.number().optional(),
+          movement: z.string().optional(),
+          scheme: z.literal(true).optional(),
+        })
+        .nullable(),
     }),
   ),
 });

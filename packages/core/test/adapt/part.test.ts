@@ -1,6 +1,6 @@
 /** The rooms a part goes through: its band, its walls, the edits and their order, and the last gate. Figures are the rules of judgement (common practice). */
 import { describe, expect, test } from '@jest/globals';
-import { defaultRules, type Part } from '../../src/index';
+import { adapt, defaultRules, type Part } from '../../src/index';
 import { bandOf, beyondBand, timeDriftOf } from '../../src/adapt/part/band';
 import { costOf, meet, type Edit } from '../../src/adapt/part/edit';
 import { planVersion } from '../../src/adapt/planned';
@@ -242,6 +242,19 @@ test('a heavy share in a round of an AMRAP is no strength set: no tempo, no doub
   const { reps, style } = slotOf('AMRAP 12:00\n5 front squat @ 70%\n10 burpee', light);
   expect(style.tempo).toBeNull();
   expect(reps[0]).toBeLessThanOrEqual(7);
+});
+
+describe('a swap that nothing forced', () => {
+  const text = 'AMRAP 15:00\n12 pull-up\n15 air squat';
+  const edit = (kit: string[]) => versionOf(text, withKit(kit, { best_sets: { pull_up: 6 } })).version.parts[0]!.edits.find(({ kind }) => kind === 'swap')!;
+  test('can be taken back alone, with the score it costs', () => {
+    const { undo, without } = edit(['pull-up bar']);
+    expect(undo).toEqual({ slot: 0, movement: 'pull-up' });
+    const back = adapt(workout(text), withKit(['pull-up bar'], { best_sets: { pull_up: 6 } }), { runs: 1, locks: [{ part: 0, ...undo! }] });
+    expect(back.version.parts[0]!.slots[0]!.movement).toBe('pull-up');
+    expect(without!).toBeLessThan(versionOf(text, withKit(['pull-up bar'], { best_sets: { pull_up: 6 } })).run.parts[0]!.score);
+  });
+  test('one that the kit forced cannot', () => expect(edit([])).toMatchObject({ undo: null, without: null }));
 });
 
 describe('a long count is meant in sets', () => {

@@ -25,7 +25,7 @@ export interface VersionEdit {
   /** the part's score without this edit, in its unit; null where it cannot be taken back */
   readonly without: number | null;
   /** what takes it back: a lock of the part as it was written; null where nothing can */
-  readonly undo: { readonly slot: number; readonly reps?: number; readonly loadKg?: number; readonly scheme?: true } | null;
+  readonly undo: { readonly slot: number; readonly reps?: number; readonly loadKg?: number; readonly movement?: string; readonly scheme?: true } | null;
 }
 
 const outer = (part: Part): Block | undefined => itemLists(part)[0]?.find((item): item is Block => item.kind === 'block');
@@ -90,14 +90,28 @@ function slotEdits(planned: PlannedPart, at: number, context: AdaptContext): Ver
   const plan = planned.plan!;
   const option = plan.options[at]!;
   const { slot } = plan.space.questions[at]!;
-  if (option.movement !== slot.movement) return [{ kind: 'swap', slot: at, text: swapText(option, slot, context), without: null, undo: null }];
   const score = (change: Option): number =>
     evaluatePoint(
       plan.space,
       replaced(plan.options, [at], () => change),
       plan.lever,
     ).result.score;
+  if (option.movement !== slot.movement) return [swapEdit(planned, at, context, score)];
   return [...loadEdit(planned, at, context, score), ...countEdit(planned, at, context, score)];
+}
+
+/** Another movement; what could be done as it was written can be taken back. */
+function swapEdit({ plan, from }: PlannedPart, at: number, context: AdaptContext, score: (change: Option) => number): VersionEdit {
+  const { options, questions } = plan!.space;
+  const { slot } = questions[at]!;
+  const back = options[at]!.find(({ movement }) => movement === slot.movement);
+  return {
+    kind: 'swap',
+    slot: at,
+    text: swapText(plan!.options[at]!, slot, context),
+    without: back ? score(back) : null,
+    undo: back ? { slot: from[at]!, movement: slot.movement } : null,
+  };
 }
 
 /** The count beside it only where it is another. */
