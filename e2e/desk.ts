@@ -7,10 +7,10 @@ export const phone = { width: 390, height: 844 };
 export async function accessible(page: Page): Promise<void> {
   // a page that is still loading is not looked at
   await page.waitForFunction(() => document.querySelector('h1') !== null && document.querySelector('p[role=status]:not([aria-label])') === null);
-  // the first four of a list stand for the others, which are made of the same pieces
+  // the first four lanes of a class stand for the others, which are made of the same pieces
   const { violations } = await new AxeBuilder({ page })
     .exclude('.cm-editor')
-    .exclude('li:nth-child(n+5)')
+    .exclude('[aria-label="Versions"] > li:nth-child(n+5)')
     .options({ resultTypes: ['violations'] })
     .analyze();
   expect(violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);

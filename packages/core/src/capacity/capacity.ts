@@ -26,9 +26,10 @@ export interface Capacity {
   readonly ownBests: Readonly<Record<string, number>>;
   /** sustainable metabolic power, W per kg */
   readonly criticalPower: number;
-  /** work above it that can be spent, J per kg, and the share of it that steady work at speed can spend */
+  /** work above it that can be spent, J per kg */
   readonly reserve: number;
-  readonly steadyReserve: number;
+  /** share of the reserve that a run or a machine can spend before top speed ends it */
+  readonly steadyShare: number;
   readonly engineSpread: number;
   /** machine power this athlete makes ÷ what running fitness would give */
   readonly rowFactor: number;
@@ -176,7 +177,7 @@ export function estimateCapacity(athlete: Athlete): Capacity {
     ownBests,
     criticalPower: engine.curve.metresPerSecond * runJoulesPerKgMetre,
     reserve: (engine.curve.reserveMetres * runJoulesPerKgMetre) / engine.shownReserve,
-    steadyReserve: engine.shownReserve,
+    steadyShare: engine.shownReserve,
     engineSpread: engine.spread,
     rowFactor: engine.rowFactor,
     bikeFactor: engine.bikeFactor,

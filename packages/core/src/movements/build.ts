@@ -204,6 +204,7 @@ export function composite(id: MovementId, parts: readonly { of: Movement; times:
       rise: [sum((each) => each.rise.body), sum((each) => each.rise.load)],
       joulesPerKg: sum((each) => each.joulesPerKg),
       cycle: sum((each) => each.cycleSeconds),
+      keepsPace: parts.every(({ of }) => of.keepsPace),
       reset: Math.max(...parts.map(({ of }) => of.resetSeconds)),
       avoid: all((each) => each.avoid),
       overheadStanding: parts.some(({ of }) => of.overhead !== null),

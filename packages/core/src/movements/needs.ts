@@ -43,6 +43,9 @@ export type Needs =
   | { readonly kind: 'all'; readonly of: readonly Needs[] }
   | { readonly kind: 'any'; readonly of: readonly Needs[] };
 
+/** Done along a route: its metres are those of the one that is known. */
+export const needsRoute = (needs: Needs): boolean => needs.kind === 'atom' && needs.atom === 'route';
+
 const isAtom = (word: string): word is NeedAtom => (needAtoms as readonly string[]).includes(word);
 
 /** @throws {RangeError} on an unknown atom or a stray sign: the catalogue is ours, so this is a caller's bug */

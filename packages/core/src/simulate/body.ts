@@ -88,8 +88,8 @@ const decay = (x: number): number => 1 / (1 + x * (1 + x * (0.5 + x * (1 / 6 + x
 /** What is left, in the mean, of something that arrived evenly over x time constants: (1 − e^−x)/x. */
 const meanDecay = (x: number): number => (x < 1e-6 ? 1 : (1 - decay(x)) / x);
 /**
- * How the reserve is spent. A run or a machine ends with none left, as told times do; work in sets keeps a tenth, and is short of breath for some four tenths of what is
- * ahead: the reserve is spent there (fitted with the table). `over` s at an end, and at most `most` times the sustainable power (round figures).
+ * How the reserve is spent. A run or a machine ends with none left, as told times do; work in sets keeps a tenth, and is short of breath for half of what is ahead:
+ * the reserve is spent there (fitted with the table). `over` s at an end, and at most `most` times the sustainable power (round figures).
  */
 const spending = { steady: { share: 1, over: 10, most: 2, breathless: 1 }, sets: { share: 0.9, over: 45, most: 1.7, breathless: 0.5 } } as const;
 /** s of a set that the muscles could do in `local` and the breath in `breathing`: a soft maximum (6-norm, fitted with the table). @param local > 0 */
@@ -121,7 +121,7 @@ export class Body {
     this.criticalPower = capacity.criticalPower * this.form.engine;
     this.fullReserve = capacity.reserve * this.form.engine;
     this.reserve = this.fullReserve;
-    this.steadyShare = capacity.steadyReserve;
+    this.steadyShare = capacity.steadyShare;
   }
 
   /**

@@ -161,9 +161,9 @@ export function rangeShare(movement: Movement, limits: Athlete['limits']): numbe
  * How a cycle slows with the load: velocity falls in a line with the share of the max (published: González-Badillo and Sánchez-Medina 2010, from memory), and the load is
  * moved for a part of the cycle. Fitted with the table; what is light is not thrown about for ever, and what swings, flies or has no load keeps its own pace.
  */
-const loadPaceLaw = { even: 0.42, slope: 1.6, least: 0.88, unloaded: 1 };
+const loadPaceLaw = { even: 0.42, slope: 1.6, least: 0.88 };
 const loadPace = ({ keepsPace }: Movement, share: number | null, loadKg: number): number =>
-  keepsPace || share === null || loadKg === 0 ? loadPaceLaw.unloaded : Math.max(loadPaceLaw.least, 1 + loadPaceLaw.slope * (share - loadPaceLaw.even));
+  keepsPace || share === null || loadKg === 0 ? 1 : Math.max(loadPaceLaw.least, 1 + loadPaceLaw.slope * (share - loadPaceLaw.even));
 
 /**
  * @param loadKg whole external load (both implements), ≥ 0

@@ -4,6 +4,7 @@
  */
 import type { Place } from '../kit/kit';
 import { goesOutside } from '../limits/feasible';
+import { needsRoute } from '../movements/needs';
 import type { Movement } from '../movements/movement';
 
 export interface PlaceCost {
@@ -32,7 +33,7 @@ export function placeCost(movement: Movement, place: Place | null): PlaceCost {
   // a carry stays in a long room; a shuttle run is of the room it is written for
   const outside = movement.family === 'carry' && lapM < longLapM && goesOutside(movement, place);
   return {
-    wayOutSeconds: movement.needsText === 'route' || outside ? wayToStreet(place) : 0,
+    wayOutSeconds: needsRoute(movement.needs) || outside ? wayToStreet(place) : 0,
     turnSecondsPerMetre: inLaps && !outside && lapM < longLapM ? turnSeconds / Math.max(1, lapM) : 0,
   };
 }

@@ -5,6 +5,7 @@
 import { movementOf } from '../../movements/catalogue';
 import type { FeasibleLoad } from '../../kit/loads';
 import type { Movement } from '../../movements/movement';
+import { needsRoute } from '../../movements/needs';
 import type { RuleKey } from '../../rules/house-rules';
 import type { Demand } from '../../simulate/demand';
 import { boutOf } from '../../stimulus/bout';
@@ -180,14 +181,13 @@ function byTime(ask: Ask): Counted {
     const asked = Math.min(most, (written * wanted) / (perSide ? 2 : 1));
     // a machine for a machine: calorie for calorie and metre for metre, where it is near enough
     if (machines && demand.unit === question.slot.unit && Math.abs(asked / written - 1) < leastChange) return written;
-    const figure = isRouted(movement) && demand.unit === 'm' ? lapsFor(asked, context) : nearestFigure(asked, demand.unit, movement.side === 'alternating');
+    const figure =
+      needsRoute(movement.needs) && demand.unit === 'm' ? lapsFor(asked, context) : nearestFigure(asked, demand.unit, movement.side === 'alternating');
     return figure > most && Number.isFinite(most) ? Math.floor(most / 5) * 5 : figure;
   };
   return made(ask, mapCount(question.slot.count, question.ladder, context.athlete.category, figure), demand.unit, perSide);
 }
 
-/** Done along a route: its metres are laps of the one that is known. */
-const isRouted = ({ needs }: Movement): boolean => needs.kind === 'atom' && needs.atom === 'route';
 /** Whole laps of the known route; without known points, figures a coach writes. */
 export function lapsFor(metres: number, { place }: AdaptContext): number {
   const points = place.kit.flatMap((item) => (item.kind === 'route' ? item.metres : []));
@@ -267,7 +267,7 @@ export function countFor(ask: Ask): Counted {
 const sameRun = 0.3;
 /** The written count; a run as whole laps of the known route. */
 function keptCount(slot: Slot, context: AdaptContext): Count {
-  if (!isRouted(movementOf(slot.movement)) || slot.unit !== 'm' || slot.count.kind !== 'fixed') return slot.count;
+  if (!needsRoute(movementOf(slot.movement).needs) || slot.unit !== 'm' || slot.count.kind !== 'fixed') return slot.count;
   const metres = slot.count[context.athlete.category];
   const points = context.place.kit.flatMap((item) => (item.kind === 'route' ? item.metres : []));
   if (points.length === 0 || points.some((each) => metres % each === 0)) return slot.count;

@@ -6,6 +6,7 @@ import { movementOf } from '../../movements/catalogue';
 import { findInHand, implementToSay, nameInHand } from '../../movements/in-hand';
 import type { Movement } from '../../movements/movement';
 import { findMovement } from '../../movements/names';
+import type { Nearness } from '../../movements/stand-ins';
 import { constants } from '../../simulate/body';
 import { demandOf, maxOf, type Demand } from '../../simulate/demand';
 import { atTempo } from '../../simulate/program';
@@ -131,6 +132,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
   const another = context.rules.homeVersion === 'another' && nearness !== 'written' && nearness !== 'likeness';
   const loaded = movement.load !== null && original.load !== null;
   const kept = nearness === 'written' && !losesItsLoad(chosen, movement, question);
+  const standing: Nearness = another ? 'position' : nearness === 'written' && !kept ? 'range' : nearness;
   // fewer of what is near are nearer than as many of something else
   const leavesTheMuscles = nearness === 'muscles' || nearness === 'likeness';
   return {
@@ -139,7 +141,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
     leaves: leavesPattern(original, movement, question) ? 1 : 0,
     // what stands for a run goes on for minutes and is broken: it is long, not heavy
     beyondRepair: (loaded || original.limit.by !== 'engine') && setShare > hopelesslyHeavy * Math.max(1, meant) ? 1 : 0,
-    kin: another || (nearness === 'written' && !kept) ? kinOf('range') : kinOf(nearness),
+    kin: kinOf(standing),
     // as many as possible are as many as there are
     tooHard: kept
       ? 0
@@ -149,7 +151,7 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
           ? 1
           : 0,
     school: schoolOf(movement.id, original, counted.rule, context.rules),
-    step: another ? stepOf('position') : nearness === 'written' && !kept ? stepOf('range') : stepOf(nearness),
+    step: stepOf(standing),
     short: counted.unit !== question.slot.unit && !isOpen(question.slot) && bout.seconds < shortShare * question.stimulus.bout.seconds ? 1 : 0,
     filler: isFiller(movement) && !isFiller(original) ? (movement.impact > 0 || movement.lastResort ? 2 : 1) : 0,
     taken: !kept && taken.has(movement.id) ? 1 : 0,

@@ -37,7 +37,7 @@ export function editsOfPart(written: Part, planned: PlannedPart, context: AdaptC
   return [
     ...partEdits(written, planned),
     ...slotsOfPart(searched)
-      .flatMap((_, slot) => slotEdits(planned, slot, context))
+      .flatMap((_, slot) => slotEdits(written, planned, slot, context))
       .filter((edit, at, all) => isFirst(edit, at, all)),
   ];
 }
@@ -86,7 +86,7 @@ function clockOf(part: Part): string | null {
   }
 }
 
-function slotEdits(planned: PlannedPart, at: number, context: AdaptContext): VersionEdit[] {
+function slotEdits(written: Part, planned: PlannedPart, at: number, context: AdaptContext): VersionEdit[] {
   const plan = planned.plan!;
   const option = plan.options[at]!;
   const { slot } = plan.space.questions[at]!;
@@ -96,15 +96,16 @@ function slotEdits(planned: PlannedPart, at: number, context: AdaptContext): Ver
       replaced(plan.options, [at], () => change),
       plan.lever,
     ).result.score;
-  if (option.movement !== slot.movement) return [swapEdit(planned, at, context, score)];
+  if (option.movement !== slot.movement) return [swapEdit(written, planned, at, context, score)];
   return [...loadEdit(planned, at, context, score), ...countEdit(planned, at, context, score)];
 }
 
-/** Another movement; what could be done as it was written can be taken back. */
-function swapEdit({ plan, from }: PlannedPart, at: number, context: AdaptContext, score: (change: Option) => number): VersionEdit {
+/** Another movement; what could be done as it was written can be taken back, but for one half of what was taken apart. */
+function swapEdit(written: Part, { plan, from }: PlannedPart, at: number, context: AdaptContext, score: (change: Option) => number): VersionEdit {
   const { options, questions } = plan!.space;
   const { slot } = questions[at]!;
-  const back = options[at]!.find(({ movement }) => movement === slot.movement);
+  const whole = slotsOfPart(written)[from[at]!]?.movement === slot.movement;
+  const back = whole ? options[at]!.find(({ movement }) => movement === slot.movement) : undefined;
   return {
     kind: 'swap',
     slot: at,

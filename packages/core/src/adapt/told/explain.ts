@@ -54,10 +54,13 @@ function loadClause({ question: { slot }, option, context, beyond }: Told): stri
   if (!option.load || kg === null || Math.abs(totalKg(option.load) / kg - 1) < sameMass) return null;
   const now = massOf(option, context);
   const then = formatMass(kg / option.load.count, context.athlete.units);
-  if (totalKg(option.load) > kg) return beyond < 0 ? `${now} for ${then}, because the written load would be over too soon` : `${now} is the nearest to ${then}`;
-  if (isAsWritten(option.load, kg)) return `${now} is the nearest to ${then}`;
-  const heavier = ownedFor(movementOf(option.movement), context).some((load) => totalKg(load) > totalKg(option.load!));
-  return `${now} for ${then}: ${heavier ? 'lighter, so that the sets stay whole' : 'the heaviest here'}`;
+  const mass = totalKg(option.load);
+  const owned = ownedFor(movementOf(option.movement), context).map(totalKg);
+  const nearest = !owned.some((other) => Math.abs(other - kg) < Math.abs(mass - kg));
+  if (mass > kg && beyond < 0) return `${now} for ${then}, because the written load would be over too soon`;
+  if (nearest && (mass > kg || isAsWritten(option.load, kg))) return `${now} is the nearest to ${then}`;
+  if (mass > kg) return `${now} for ${then}`;
+  return `${now} for ${then}: ${owned.some((other) => other > mass) ? 'lighter, so that the sets stay whole' : 'the heaviest here'}`;
 }
 
 /** Why a count of the written movement was moved. */

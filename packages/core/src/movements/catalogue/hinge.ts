@@ -33,21 +33,26 @@ const swinging: Spec = {
 };
 const bodyHinge: Spec = { ...hinging, standards: ['Hips fully open at the top', 'Ribs down'], noReps: ['Hips short of the top'], avoid: [], load: null, muscles: { posterior: 1, trunk: 0.4 }, rise: [0.13, 0], cycle: 2 };
 
-const inBothHands: Spec = {
+/** Walked with; the pace is the walk's, whatever the load. */
+const carrying: Spec = {
   ...hinging,
   family: 'carry',
   unit: 'm',
   patterns: { carry: 1 },
-  muscles: { grip: 1, trunk: 0.6, back: 0.4, quads: 0.3, calves: 0.3 },
-  load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'),
   avoid: [],
   floor: [3, 1],
   rise: [0, 0],
+  keepsPace: true,
+  noReps: ['Put down and counted'],
+};
+const inBothHands: Spec = {
+  ...carrying,
+  muscles: { grip: 1, trunk: 0.6, back: 0.4, quads: 0.3, calves: 0.3 },
+  load: held('hands', 2, 'dumbbell', 'kettlebell', 'can'),
   joulesPerKg: 5,
   cycle: 0.75,
   limit: ofLift('deadlift', 1.3),
   standards: ['Walk, do not run; shoulders down'],
-  noReps: ['Put down and counted'],
 };
 
 export const hinges = [
@@ -251,17 +256,11 @@ export const hinges = [
     harder: ['farmer-carry'],
     standards: ['Stand tall, shoulders down'],
   }),
-  movement('suitcase-carry', hinging, { noReps: ['Put down and counted'],
+  movement('suitcase-carry', carrying, {
     aliases: ['single-arm farmer carry', 'one-arm carry'],
-    family: 'carry',
-    unit: 'm',
     side: 'alternating',
-    patterns: { carry: 1 },
     muscles: { grip: 1, trunk: 0.8, back: 0.4 },
     load: held('hands', 1, 'dumbbell', 'kettlebell', 'can'),
-    avoid: [],
-    floor: [3, 1],
-    rise: [0, 0],
     joulesPerKg: 5,
     cycle: 0.8,
     limit: ofLift('deadlift', 0.65),
@@ -269,35 +268,24 @@ export const hinges = [
     harder: ['farmer-carry'],
     standards: ['Stand level, no lean'],
   }),
-  movement('front-rack-carry', hinging, {
+  movement('front-rack-carry', carrying, {
     aliases: ['rack carry', 'double kettlebell rack carry'],
-    family: 'carry',
-    unit: 'm',
-    patterns: { carry: 1 },
     muscles: { trunk: 1, back: 0.5, quads: 0.4, shoulders: 0.4 },
     load: held('rack', 2, 'dumbbell', 'kettlebell'),
-    avoid: [],
-    floor: [3, 1],
-    rise: [0, 0],
     joulesPerKg: 5.5,
     cycle: 0.8,
     limit: ofLift('deadlift', 0.8),
     easier: ['farmer-carry'],
     harder: [],
     standards: ['Ribs down, elbows under the load'],
-    noReps: ['Put down and counted'],
   }),
-  movement('overhead-carry', hinging, {
+  movement('overhead-carry', carrying, {
     aliases: ['overhead walk', 'single-arm overhead carry'],
-    family: 'carry',
-    unit: 'm',
     patterns: { carry: 0.7, verticalPush: 0.3 },
     muscles: { shoulders: 1, trunk: 0.8, arms: 0.4 },
     load: held('overhead', 1, 'dumbbell', 'kettlebell', 'plate', 'barbell'),
     avoid: ['overhead'],
     overheadStanding: true,
-    floor: [3, 1],
-    rise: [0, 0],
     joulesPerKg: 5.5,
     cycle: 0.85,
     limit: ofLift('strictPress', 1.6),
@@ -307,16 +295,10 @@ export const hinges = [
     standards: ['Arm straight, load over the foot'],
     noReps: ['Elbow bent'],
   }),
-  movement('hug-carry', hinging, { noReps: ['Put down and counted'],
+  movement('hug-carry', carrying, {
     aliases: ['bear hug carry', 'bag carry', 'sandbag carry'],
-    family: 'carry',
-    unit: 'm',
-    patterns: { carry: 1 },
     muscles: { trunk: 1, arms: 0.7, back: 0.5, quads: 0.4 },
     load: held('hug', 1, 'sandbag', 'backpack', 'can'),
-    avoid: [],
-    floor: [3, 1],
-    rise: [0, 0],
     joulesPerKg: 6,
     cycle: 0.85,
     limit: ofLift('deadlift', 0.9),
