@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { adapt, predictWorkout, capacityOf } from '../src/index';
 import { movementOf } from '../src/movements/catalogue';
 import { placeCost } from '../src/simulate/place-costs';
-import { slotOf, withKit, workout } from './asking';
+import { slotOf, versionOf, withKit, workout } from './asking';
 
 describe('stand-ins for carries and climbs', () => {
   const text = '3 rounds for time, cap 25:00\n200 m farmer carry @ 2x24/16 kg\n15 push-up';
@@ -51,4 +51,15 @@ test('the way to the street is for runs, and for carries that have no room; a sh
   expect(cost('suitcase-carry', '30 x 4 m')).toEqual({ wayOutSeconds: 0, turnSecondsPerMetre: 0 });
   expect(cost('suitcase-carry', '4 x 3 m').wayOutSeconds).toBeGreaterThan(0);
   expect(cost('suitcase-carry', '4 x 3 m').turnSecondsPerMetre).toBe(0);
+});
+
+test('a hundred for a hundred is what the coach asked: the gate has nothing against it, however many sides', () => {
+  const rows = versionOf('for time\n100 pull-up', withKit(['dumbbell 15 kg x 2']));
+  expect(rows.version.parts[0]!.slots[0]).toMatchObject({ movement: 'dumbbell-row', perSide: true, reps: [100] });
+  expect(rows.warnings.map(({ code }) => code)).not.toContain('sense');
+  const locked = adapt(workout('AMRAP 12:00\n40 pull-up\n10 push-up'), withKit(['dumbbell 15 kg x 2']), {
+    runs: 1,
+    locks: [{ part: 0, slot: 0, movement: 'dumbbell-row', reps: 100 }],
+  });
+  expect(locked.warnings.map(({ message }) => message).join()).toMatch(/100 dumbbell row in one go/);
 });

@@ -62,6 +62,8 @@ interface Total {
   /** in all, both sides, in the unit of each */
   readonly before: number;
   readonly after: number;
+  /** in one go, a side's count being a side's, as it was written and as it is */
+  readonly meant: number;
   readonly bout: number;
 }
 
@@ -87,7 +89,10 @@ function comparedSlots({ written, part, plan, from, context }: Asked): Total[] {
   return slotsOfPart(part).flatMap((now, slot): Total[] => {
     const own = slots[from[slot] ?? slot];
     const [then, mine] = [before.get(from[slot] ?? slot), after.get(slot)];
-    return own && then && mine ? [{ slot, written: own, now, before: then.total, after: mine.total, bout: mine.bout }] : [];
+    const aSide = ({ perSide }: Slot, bout: number): number => (perSide ? bout / 2 : bout);
+    return own && then && mine
+      ? [{ slot, written: own, now, before: then.total, after: mine.total, meant: aSide(own, then.bout), bout: aSide(now, mine.bout) }]
+      : [];
   });
 }
 
@@ -115,12 +120,13 @@ function inAll({ plan }: Asked, totals: readonly Total[]): Finding[] {
 }
 
 function inOneBout(totals: readonly Total[]): Finding[] {
-  return totals.flatMap(({ slot, written, now, bout }): Finding[] => {
+  return totals.flatMap(({ slot, written, now, meant, bout }): Finding[] => {
     if (isOpen(now) || (now.movement === written.movement && JSON.stringify(now.count) === JSON.stringify(written.count))) return [];
     const { family, impact, limit, small } = movementOf(now.movement);
     if (now.unit === 's' && written.unit !== 's' && now.movement !== written.movement && !isFiller(movementOf(now.movement)) && bout > mostOfBout.hold)
       return [{ code: 'hold_a_bout', slot, message: `${Math.round(bout)} s of ${name(now)} in one go.` }];
-    if (now.unit !== 'reps') return [];
+    // as many as the coach asked for in one go may be asked
+    if (now.unit !== 'reps' || (written.unit === 'reps' && bout <= meant)) return [];
     const steps = family === 'rope' || family === 'run' || limit.by === 'ease' || impact === 1 || small;
     const most = now.load ? mostOfBout.loaded : steps ? mostOfBout.steps : mostOfBout.unloaded;
     return bout > most ? [{ code: 'reps_a_bout', slot, message: `${Math.round(bout)} ${name(now)} in one go.` }] : [];

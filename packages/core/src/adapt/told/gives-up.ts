@@ -19,6 +19,8 @@ function feelOf({ question: { slot, stimulus, strength }, option }: Told): strin
   if (original.load && feel < -felt) return 'lighter than meant';
   if (feel <= felt) return null;
   if (!isOpen(slot) && option.bout.setShare > 1 && stimulus.bout.setShare <= 1) return 'will be broken where it was unbroken';
+  // nobody feels how far a run is from the last one that could be run
+  if (original.limit.by === 'engine') return null;
   return option.load && original.load ? 'heavier than meant' : 'harder than meant';
 }
 
