@@ -1,7 +1,9 @@
 /** An upload kept aside and read line by line: whole, cut short, gone before anybody listened, too large. */
 import { describe, expect, test } from '@jest/globals';
-import { Readable } from 'node:stream';
+import { existsSync, type ReadStream } from 'node:fs';
+import { Readable, Writable } from 'node:stream';
 import { gzipSync } from 'node:zlib';
+import { isFull } from '../platform/trouble';
 import { linesOf } from './lines';
 import { spooled } from './spool';
 
@@ -45,6 +47,21 @@ describe('an upload', () => {
     const upload = broken();
     setTimeout(() => upload.destroy(), 20);
     await expect(read(upload)).rejects.toEqual(refused(/broke off/));
+  });
+  test('that finds the disk full hears so, not that it broke off', async () => {
+    const full = (): Writable => new Writable({ write: (_chunk, _encoding, done) => done(new Error('ENOSPC: no space left on device, write')) });
+    const endless = new Readable({ read: () => void endless.push('more') });
+    const failure: unknown = await spooled(endless, 1e9, () => Promise.resolve(null), full).catch((error: unknown) => error);
+    expect(isFull(failure)).toBe(true);
+  });
+  test('leaves nothing behind where its use fails', async () => {
+    let file = '';
+    const using = spooled(Readable.from([zipped]), 1000, (open) => {
+      file = (open() as ReadStream).path as string;
+      return Promise.reject(new RangeError('no'));
+    });
+    await expect(using).rejects.toThrow('no');
+    expect(existsSync(file)).toBe(false);
   });
   test('that is too large is let go by and refused', async () => {
     const upload = Readable.from([zipped, zipped, zipped]);
