@@ -179,6 +179,13 @@ try {
       `${name}: ${times.length} answers, p50 ${quantile(times, 0.5).toFixed(0)} ms, p99 ${quantile(times, 0.99).toFixed(0)} ms${[...statuses].some(([status]) => !status.startsWith('2')) ? `, ${[...statuses].map(([status, count]) => `${status} × ${count}`).join(', ')}` : ''}`,
     );
   console.log(`send to ${bigClass}: taken after ${sent.started.toFixed(0)} ms, done after ${(sent.whole / 1000).toFixed(1)} s, ${sent.failed} failed`);
+  const held = seen.reduce((most, line) => (line.callbackMs > most.callbackMs ? line : most));
+  console.log(
+    `longest callback of the server: ${held.callbackMs} ms (${held.callback}); five seconds' longest in the middle ${quantile(
+      seen.map(({ callbackMs }) => callbackMs),
+      0.5,
+    )} ms`,
+  );
   console.log(
     `event loop of the server: longest delay ${Math.max(...seen.map(({ loopMs }) => loopMs)).toFixed(0)} ms, p99 ${quantile(
       seen.map(({ loopP99Ms }) => loopP99Ms),

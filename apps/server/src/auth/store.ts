@@ -107,7 +107,7 @@ export interface SessionStore {
   sweep(now: Date): Promise<void>;
 }
 
-export function sessionStore({ models, read, write }: Database): SessionStore {
+export function sessionStore({ sequelize, models, read, write }: Database): SessionStore {
   return {
     open: async (tokenHash, coachId, expiresAt, device) => {
       await write(() => models.sessions.upsert({ tokenHash, coachId, expiresAt, device: device.slice(0, 200) }));
@@ -120,9 +120,14 @@ export function sessionStore({ models, read, write }: Database): SessionStore {
       if ((await write(() => models.sessions.destroy({ where: { coachId, tokenHash } }))) === 0) throw new Problem('not_found');
     },
     coachOf: async (tokenHash, now) => {
-      const session = await read(() => models.sessions.findOne({ where: { tokenHash, expiresAt: { [Op.gt]: now } } }));
-      const row = session && (await read(() => models.coaches.findByPk(session.coachId)));
-      return row && show(row);
+      const [row] = await read(() =>
+        sequelize.query('SELECT c.* FROM sessions s JOIN coaches c ON c.id = s.coach_id WHERE s.token_hash = :tokenHash AND s.expires_at > :now', {
+          replacements: { tokenHash, now },
+          model: models.coaches,
+          mapToModel: true,
+        }),
+      );
+      return row ? show(row) : null;
     },
     close: async (tokenHash) => {
       await write(() => models.sessions.destroy({ where: { tokenHash } }));

@@ -1,6 +1,6 @@
 /** Sequelize on MariaDB, with the settings that keep numbers numbers; over several hosts where there are several, always on one that answers. */
 import mariadb from 'mariadb';
-import { QueryTypes, Sequelize, Transaction } from 'sequelize';
+import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import type { Config, Host } from './config';
 import { defineModels, type Models } from './models';
 import { isAway, isDuplicate, persistently } from './trouble';
@@ -37,8 +37,6 @@ function sequelizeFor(config: Config['database'], hosts: ReturnType<typeof rotat
     port: hosts.current().port,
     logging: false,
     timezone: '+00:00',
-    // unique keys decide; a gap that is locked for a row that is not there yet would stand in everybody's way
-    isolationLevel: Transaction.ISOLATION_LEVELS.READ_COMMITTED,
     pool: { max: config.connections, min: 0, idle: 10_000, acquire: 5_000 },
     define: { underscored: true, freezeTableName: true, charset: 'utf8mb4' },
     dialectOptions: {
@@ -49,7 +47,11 @@ function sequelizeFor(config: Config['database'], hosts: ReturnType<typeof rotat
       insertIdAsNumber: true,
       connectTimeout: 2_000,
       socketTimeout: (longestQuery + 5) * 1000,
-      initSql: [`SET SESSION max_statement_time=${longestQuery}`, 'SET SESSION innodb_lock_wait_timeout=5'],
+      initSql: [
+        `SET SESSION max_statement_time=${longestQuery}, innodb_lock_wait_timeout=5`,
+        // unique keys decide; a gap that is locked for a row that is not there yet would stand in everybody's way
+        'SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED',
+      ],
     },
   });
   // every new connection goes to the host in use

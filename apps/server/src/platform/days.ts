@@ -1,7 +1,16 @@
-/** The day it is where the coach is, as YYYY-MM-DD. */
-export function todayIn(timeZone: string, now: Date): string {
-  return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(now);
+import { LRUCache } from 'lru-cache';
+
+/** making one costs more than a query does */
+const calendars = new LRUCache<string, Intl.DateTimeFormat>({ max: 100 });
+function calendarOf(timeZone: string): Intl.DateTimeFormat {
+  const before = calendars.get(timeZone);
+  if (before) return before;
+  const calendar = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
+  calendars.set(timeZone, calendar);
+  return calendar;
 }
+/** The day it is where the coach is, as YYYY-MM-DD. */
+export const todayIn = (timeZone: string, now: Date): string => calendarOf(timeZone).format(now);
 
 /** days that something deleted lies in the bin */
 const binDays = 30;

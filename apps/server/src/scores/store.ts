@@ -32,11 +32,11 @@ function counting({ sequelize, models }: Database) {
   const stepBack = async (workoutId: number, athleteId: number, now: Date, transaction: Transaction): Promise<void> => {
     // the workout's row is held, so that of two people who log for one athlete on one database one comes after the other; on two, the unique key decides
     await models.workouts.findByPk(workoutId, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id'] });
-    await sequelize.query(
-      'DELETE FROM readings WHERE score_id IN (SELECT id FROM scores WHERE workout_id = :workoutId AND athlete_id = :athleteId AND deleted_at IS NULL)',
-      { replacements: { workoutId, athleteId }, transaction },
-    );
-    await models.scores.update({ deletedAt: now }, { where: { workoutId, athleteId, deletedAt: null }, transaction });
+    const standing = await models.scores.findAll({ where: { workoutId, athleteId, deletedAt: null }, attributes: ['id'], transaction });
+    if (standing.length === 0) return;
+    const scoreId = standing.map(({ id }) => id);
+    await models.readings.destroy({ where: { scoreId }, transaction });
+    await models.scores.update({ deletedAt: now }, { where: { id: scoreId }, transaction });
   };
   /** To be read; and what the same athlete scored later is read anew, since more is known of before. */
   const readAnew = async (coachId: number, workoutId: number, athleteId: number, scoreId: number, transaction: Transaction): Promise<void> => {
