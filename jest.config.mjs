@@ -1,7 +1,7 @@
 export default {
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  testMatch: ['<rootDir>/{packages,apps}/**/*.test.ts', '<rootDir>/tools/test/*.test.mjs'],
+  testMatch: ['<rootDir>/{packages,apps}/**/*.test.{ts,tsx}', '<rootDir>/tools/test/*.test.mjs'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/', ...(process.env.GAMBITO_DATABASE ? [] : ['<rootDir>/apps/server/test/'])],
   modulePathIgnorePatterns: ['/dist/'],
   moduleNameMapper: { '^@gambito/(core|contract)$': '<rootDir>/packages/$1/src/index.ts' },

@@ -9,7 +9,9 @@ interface Props<Values extends FieldValues> extends Omit<ComponentProps<'input'>
   readonly label: string;
   readonly hint?: string;
 }
-const sentence = (message: string | undefined): string | null => (message ? `${message[0]!.toUpperCase()}${message.slice(1)}.` : null);
+/** What a schema says begins small and ends open; what the server says is a sentence already. */
+const sentence = (message: string | undefined): string | null =>
+  message ? `${message[0]!.toUpperCase()}${message.slice(1)}${/[.!?]$/.test(message) ? '' : '.'}` : null;
 
 export function FormField<Values extends FieldValues>({ form, name, label, hint, ...input }: Props<Values>) {
   const { error } = form.getFieldState(name, form.formState);

@@ -1,0 +1,113 @@
+/**
+ * The account: the room, the password, sessions, invitations, the desk as a file.
+ *
+ * @jest-environment ./apps/web/test/page-environment.mjs
+ */
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import { screen, waitFor } from '@testing-library/react';
+import { me, refuse, stage } from '../../test/stage';
+import { AccountScreen } from './account-screen';
+
+const sessions = {
+  sessions: [
+    { id: 's1', device: 'Mozilla/5.0 (X11; Linux x86_64) Firefox/140.0', since: '2026-11-25T08:00:00Z', here: true },
+    { id: 's2', device: 'Mozilla/5.0 (iPhone) Safari/605', since: '2026-11-24T08:00:00Z', here: false },
+  ],
+};
+const account = (answers = {}) =>
+  stage(<AccountScreen />, { answers: { 'GET /me/sessions': sessions, 'GET /invitations': { invitations: [] }, 'PUT /me': me, ...answers } });
+beforeEach(() => localStorage.clear());
+
+describe('the room', () => {
+  test('is saved as it is chosen, and undone by one click', async () => {
+    const { server, user } = account();
+    await user.selectOptions(await screen.findByLabelText('A load without a unit is in'), 'lb');
+    await user.click(await screen.findByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(server.writes()).toHaveLength(2));
+    const [changed, undone] = server.writes().map(({ body }) => body);
+    expect(changed).toEqual({ timeZone: 'UTC', units: 'lb', firstDay: 1 });
+    expect(undone).toEqual({ timeZone: 'UTC', units: 'kg', firstDay: 1 });
+  });
+  test('offers the zone that is set, whatever the browser knows', async () => {
+    account({ 'GET /me': { ...me, coach: { ...me.coach, timeZone: 'Atlantic/Lanterns' } } });
+    expect(((await screen.findByLabelText('Time zone')) as HTMLSelectElement).value).toBe('Atlantic/Lanterns');
+  });
+});
+
+describe('the password', () => {
+  const type = async ({ user }: ReturnType<typeof account>, before: string, after: string) => {
+    await user.type(await screen.findByLabelText('Present password'), before);
+    await user.type(screen.getByLabelText('New password'), after);
+    await user.click(screen.getByRole('button', { name: 'Change the password' }));
+  };
+  test('that is too short is told before it is sent', async () => {
+    const staged = account();
+    await type(staged, 'a long lantern', 'short');
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    expect(staged.server.writes()).toEqual([]);
+  });
+  test('is changed, and the fields are empty again', async () => {
+    const staged = account({ 'PUT /me/password': {} });
+    await type(staged, 'a long lantern', 'a longer lantern');
+    await waitFor(() => expect(staged.server.writes()[0]?.body).toEqual({ before: 'a long lantern', after: 'a longer lantern' }));
+    await waitFor(() => expect((screen.getByLabelText('New password') as HTMLInputElement).value).toBe(''));
+  });
+  test('that was mistyped is told at its field; what was typed stays', async () => {
+    const staged = account({ 'PUT /me/password': refuse({ status: 403, title: 'That is not the present password.' }) });
+    await type(staged, 'a wrong lantern', 'a longer lantern');
+    await screen.findByText('That is not the present password.');
+    expect((screen.getByLabelText('New password') as HTMLInputElement).value).toBe('a longer lantern');
+  });
+  test('is none in the demo, which says so', async () => {
+    account({ 'GET /me': { ...me, demo: true } });
+    await screen.findByText(/The demo has none/);
+    expect(screen.queryByLabelText('New password')).toBeNull();
+  });
+});
+
+describe('who is signed in, and who may come', () => {
+  test('another device is signed out from here; this one is not offered', async () => {
+    const { server, user } = account({ 'DELETE /me/sessions/s2': {} });
+    const [away, ...more] = await screen.findAllByRole('button', { name: 'Sign out there' });
+    expect(more).toEqual([]);
+    await user.click(away!);
+    await waitFor(() => expect(server.writes()).toEqual([{ method: 'DELETE', path: '/me/sessions/s2', body: null }]));
+  });
+  test('an invitation is shown once, and an open one is withdrawn', async () => {
+    const open = { invitations: [{ id: 'i1', expiresAt: '2026-12-02T12:00:00Z' }] };
+    const { server, user } = account({ 'GET /invitations': open, 'POST /invitations': { token: 'abc' }, 'DELETE /invitations/i1': {} });
+    await user.click(await screen.findByRole('button', { name: 'Make a link' }));
+    expect(((await screen.findByLabelText('The invitation, shown once')) as HTMLInputElement).value).toMatch(/\/join\/abc$/);
+    await user.click(await screen.findByRole('button', { name: 'Withdraw' }));
+    await waitFor(() => expect(server.writes().at(-1)?.method).toBe('DELETE'));
+  });
+  test('only who set the instance up invites', async () => {
+    account({ 'GET /me': { ...me, coach: { ...me.coach, founder: false } } });
+    await screen.findByLabelText('Time zone');
+    expect(screen.queryByRole('heading', { name: 'Other coaches' })).toBeNull();
+  });
+});
+
+describe('the desk as a file', () => {
+  const choose = async ({ user }: ReturnType<typeof account>) =>
+    user.upload(await screen.findByLabelText('Archive of a desk'), new File(['zipped'], 'desk.ndjson.gz', { type: 'application/gzip' }));
+  test('is taken in as it is, and says how much it was', async () => {
+    const staged = account({ 'POST /archive': { lines: 120 } });
+    await choose(staged);
+    await screen.findByText(/120 lines/);
+    expect(staged.server.writes()[0]!.body).toBeInstanceOf(File);
+  });
+  test('that is refused is told with the server’s sentence', async () => {
+    const staged = account({ 'POST /archive': refuse({ status: 409, title: 'This desk is not empty.' }) });
+    await choose(staged);
+    await screen.findByText('This desk is not empty.');
+  });
+});
+
+test('an account that cannot be read can be tried again', async () => {
+  const { server, user } = account({ 'GET /me': refuse({ status: 500, title: 'Something went wrong here.' }) });
+  await screen.findByText('Something went wrong here.');
+  server.change({ 'GET /me': me });
+  await user.click(screen.getByRole('button', { name: 'Try again' }));
+  await screen.findByLabelText('Time zone');
+});
