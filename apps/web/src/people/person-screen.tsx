@@ -103,8 +103,14 @@ function Who({ person }: { person: PersonForm }) {
 function Ability({ person }: { person: PersonForm }) {
   return (
     <section className="flex flex-col gap-2" aria-label="Ability">
-      <LinesField person={person} name="lifts" label="Lifts" hint="one a line: back squat 88 kg, or 80 kg x 5" rows={4} />
-      <LinesField person={person} name="bestSets" label="Best sets" hint="one a line: strict pull-up 6" rows={4} />
+      <LinesField
+        person={person}
+        name="lifts"
+        label="Lifts"
+        hint="one a line: back squat 88 kg, or 80 kg x 5, with its day where you know it: 88 kg, 2026-09"
+        rows={4}
+      />
+      <LinesField person={person} name="bestSets" label="Best sets" hint="one a line: strict pull-up 6, or 6, 2026-09" rows={4} />
       <LinesField person={person} name="times" label="Times" hint="one a line: run 400 m 1:36" rows={2} />
       <LinesField person={person} name="skills" label="Skills" hint="one a line: double under half · handstand push-up no" rows={2} />
       <LinesField person={person} name="prefer" label="Prefers" hint="one a line: push-up: raised" rows={2} />

@@ -25,9 +25,17 @@ export interface TimedEffort {
   readonly metres: number;
   readonly seconds: number;
 }
+/** When a figure was measured, where the file says it. */
+export interface Measured {
+  /** years, in fractions */
+  readonly yearsAgo: number;
+  /** `2024-09`, as it was said */
+  readonly on: string;
+}
 export interface KnownMax {
   readonly kg: number;
   readonly reps: number;
+  readonly measured?: Measured;
 }
 /** A score of a workout already done: the text of the version, and the score as written. */
 export interface LoggedResult {
@@ -56,6 +64,8 @@ export interface Athlete {
   readonly maxes: Readonly<Record<string, KnownMax>>;
   /** by movement id: most repetitions (or seconds) in one go */
   readonly bestSets: Readonly<Record<string, number>>;
+  /** by movement id: when the best set was done, where it is said */
+  readonly bestSetsMeasured?: Readonly<Record<string, Measured>>;
   readonly times: readonly TimedEffort[];
   readonly avoid: readonly AvoidName[];
   /** words of the avoid-list that nobody could read: no version is sent before the coach has settled them */

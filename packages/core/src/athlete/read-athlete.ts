@@ -6,7 +6,19 @@ import { barePlace } from '../kit/kit';
 import { findMovement } from '../movements/names';
 import { isMovementId } from '../movements/catalogue';
 import type { MassUnit } from '../units/mass';
-import { avoidNames, levels, type Athlete, type AvoidName, type KnownMax, type Level, type LoggedResult, type ReadPast, type TimedEffort } from './athlete';
+import {
+  avoidNames,
+  levels,
+  type Athlete,
+  type AvoidName,
+  type KnownMax,
+  type Level,
+  type LoggedResult,
+  type Measured,
+  type ReadPast,
+  type TimedEffort,
+} from './athlete';
+import { datedFigure, dayText, yearsSince, type SaidDay } from './dated';
 import { entriesOf, isPlain, mostEntries, type AthleteProblem, type Plain, type Tell } from './file';
 import { readBest, readDurationOf, readLength, readMass, readMax, textOf } from './measures';
 import { readPlace } from './read-place';
@@ -66,27 +78,47 @@ function readResults(raw: unknown, tell: Tell): { workout: string; score: string
   });
 }
 
-function readMaxes(raw: unknown, units: MassUnit, tell: Tell): Record<string, KnownMax> {
+/** When a figure is of; a day that is yet to come is told, and the figure stands without it. */
+function readMeasured(on: SaidDay | null, today: string, key: string, tell: Tell): Measured | null {
+  if (on === null) return null;
+  const yearsAgo = yearsSince(on, today);
+  if (yearsAgo >= 0) return { yearsAgo, on: dayText(on) };
+  tell('warning', key, `${dayText(on)} is yet to come; the figure is taken as of today.`);
+  return null;
+}
+function readMaxes(raw: unknown, units: MassUnit, today: string, tell: Tell): Record<string, KnownMax> {
   const maxes: Record<string, KnownMax> = {};
   for (const [key, value] of entriesOf(raw)) {
     const id = idOf(key);
-    const max = readMax(value, units);
+    const { figure, on } = datedFigure(textOf(value));
+    const max = readMax(figure, units);
     if (!id) tell('warning', `maxes.${key}`, `“${key}” is not a movement Gambito knows.`);
-    else if (max === null || max.kg > 600) tell('warning', `maxes.${key}`, `“${textOf(value)}” is no load; expected such as “92 kg” or “80 kg x 5”.`);
-    else maxes[id] = max;
+    else if (max === null || max.kg > 600)
+      tell('warning', `maxes.${key}`, `“${textOf(value)}” is no load; expected such as “92 kg”, “80 kg x 5” or “92 kg, 2026-09”.`);
+    else {
+      const measured = readMeasured(on, today, `maxes.${key}`, tell);
+      maxes[id] = measured ? { ...max, measured } : max;
+    }
   }
   return maxes;
 }
-function readBestSets(raw: unknown, tell: Tell): Record<string, number> {
-  const sets: Record<string, number> = {};
+function readBestSets(raw: unknown, today: string, tell: Tell): Pick<Athlete, 'bestSets' | 'bestSetsMeasured'> {
+  const bestSets: Record<string, number> = {};
+  const bestSetsMeasured: Record<string, Measured> = {};
   for (const [key, value] of entriesOf(raw)) {
     const id = idOf(key);
-    const reps = readBest(value);
+    const { figure, on } = datedFigure(textOf(value));
+    const reps = readBest(figure);
     if (!id) tell('warning', `best_sets.${key}`, `“${key}” is not a movement Gambito knows.`);
-    else if (reps === null || reps < 0 || reps > 5000) tell('warning', `best_sets.${key}`, `“${textOf(value)}” is no count; expected 0 or more.`);
-    else sets[id] = reps;
+    else if (reps === null || reps < 0 || reps > 5000)
+      tell('warning', `best_sets.${key}`, `“${textOf(value)}” is no count; expected 0 or more, such as “24” or “24, 2026-09”.`);
+    else {
+      bestSets[id] = reps;
+      const measured = readMeasured(on, today, `best_sets.${key}`, tell);
+      if (measured) bestSetsMeasured[id] = measured;
+    }
   }
-  return sets;
+  return { bestSets, bestSetsMeasured };
 }
 function idOf(key: string): string | null {
   const id = key.slice(0, 80).replaceAll('_', '-');
@@ -214,8 +246,8 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
       ...(tier?.level ? { level: tier.level } : {}),
       ageYears: readAge(file, today, tell),
       units,
-      maxes: readMaxes(file['maxes'], units, tell),
-      bestSets: readBestSets(file['best_sets'], tell),
+      maxes: readMaxes(file['maxes'], units, today, tell),
+      ...readBestSets(file['best_sets'], today, tell),
       times: readTimes(file['times'], tell),
       ...readAvoid(file['avoid'], tell),
       skills: readSkills(file['skills'], tell),

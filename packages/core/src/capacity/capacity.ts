@@ -3,7 +3,7 @@
  * Lifts: log-ratios to the norm are explained by one common factor and an own deviation each (a normal model; the posterior mean is least squares with a ridge),
  * so one known lift moves all others, and two that disagree meet between. Sets likewise, within each family. Breathing: critical speed from run times, else from rows, else norms.
  */
-import type { Athlete } from '../athlete/athlete';
+import type { Athlete, Measured } from '../athlete/athlete';
 import { movementOf } from '../movements/catalogue';
 import { lifts, sets, type BestSet, type Lift } from '../movements/movement';
 import { engineOf, runJoulesPerKgMetre } from './engine';
@@ -47,6 +47,16 @@ export interface Capacity {
 const spreadOfNorm = 0.22;
 const spreadOfOwn = 0.1;
 const spreadOfMeasure = 0.03;
+
+/** years after which a measured figure is no longer taken at its word; a season of training, common practice */
+const freshYears = 0.5;
+/** by which a max or a best set may have moved in the first year after that, as a log standard deviation; from memory of training logs, up or down */
+const yearlyDrift = { max: 0.08, set: 0.2 } as const;
+/** What time adds to a figure's spread: as a walk does, with the root of it. */
+const driftOf = (measured: Measured | undefined, kind: keyof typeof yearlyDrift): number =>
+  measured ? yearlyDrift[kind] * Math.sqrt(Math.max(0, measured.yearsAgo - freshYears)) : 0;
+/** Whether it would be worth measuring anew. */
+export const isOld = (measured: Measured | undefined): boolean => measured !== undefined && measured.yearsAgo > freshYears;
 
 /** How far fitness may be from what is told before any result: wide where little is known (round figures). */
 const fitnessSpreadOf = (told: number): number => (told === 0 ? 0.25 : told < 4 ? 0.16 : 0.1);
@@ -134,6 +144,26 @@ const isLearned = (set: BestSet, log: number): boolean => set === 'doubleUnder' 
 /** nobody is told to have less than this: zero tested reps still leaves some strength */
 const leastReps = 0.3;
 
+/** Each figure that is too old to be taken at its word, with what it is taken as. */
+function oldFigures(
+  { maxes, bestSets, bestSetsMeasured = {} }: Athlete,
+  liftEstimates: Readonly<Record<Lift, Estimate>>,
+  setEstimates: Readonly<Record<BestSet, Estimate>>,
+): string[] {
+  const ofMaxes = Object.entries(maxes).flatMap(([id, { kg, reps, measured }]) => {
+    const lift = liftTests[id];
+    if (!lift || !measured || !isOld(measured)) return [];
+    const told = `${Math.round(kg)} kg${reps > 1 ? ` x ${reps}` : ''}`;
+    return [`${movementOf(id).name}: ${told} is of ${measured.on}; a max of ${Math.round(liftEstimates[lift].value)} kg is reckoned with`];
+  });
+  const ofSets = Object.entries(bestSetsMeasured).flatMap(([id, measured]) => {
+    const set = setTests[id];
+    if (!set || !isOld(measured) || bestSets[id]! < 1) return [];
+    return [`${movementOf(id).name}: ${bestSets[id]} is of ${measured.on}; ${Math.round(setEstimates[set].value)} is reckoned with`];
+  });
+  return [...ofMaxes, ...ofSets];
+}
+
 export function estimateCapacity(athlete: Athlete): Capacity {
   const { category, level, bodyMassKg: massKg } = athlete;
   const aged = ageShare(athlete.ageYears);
@@ -141,25 +171,30 @@ export function estimateCapacity(athlete: Athlete): Capacity {
 
   const ownMaxes: Record<string, number> = {};
   const liftsSeen: Observation<Lift>[] = [];
-  for (const [id, { kg, reps }] of Object.entries(athlete.maxes)) {
+  for (const [id, { kg, reps, measured }] of Object.entries(athlete.maxes)) {
     const max = kg / (reps <= 1 ? 1 : shareAtReps(reps));
-    ownMaxes[id] = max;
+    const drift = driftOf(measured, 'max');
+    // an old max of a lift is weighed against what is newer, below
+    if (drift === 0 || !liftTests[id]) ownMaxes[id] = max;
     const { limit } = movementOf(id);
     if (max <= 0) continue;
-    if (liftTests[id]) liftsSeen.push({ key: liftTests[id], value: max, spread: reps <= 5 ? spreadOfMeasure : 0.06 });
-    else if (limit.by === 'lift') liftsSeen.push({ key: limit.lift, value: max / limit.ratio, spread: 0.09 });
+    if (liftTests[id]) liftsSeen.push({ key: liftTests[id], value: max, spread: Math.hypot(drift, reps <= 5 ? spreadOfMeasure : 0.06) });
+    else if (limit.by === 'lift') liftsSeen.push({ key: limit.lift, value: max / limit.ratio, spread: Math.hypot(drift, 0.09) });
   }
   const ownBests: Record<string, number> = {};
   const setsSeen: Observation<BestSet>[] = [];
   for (const [id, reps] of Object.entries(athlete.bestSets)) {
-    ownBests[id] = reps;
+    const drift = driftOf(athlete.bestSetsMeasured?.[id], 'set');
+    // nobody unlearns that a skill is not there: none stays none
+    if (drift === 0 || reps < 1 || !setTests[id]) ownBests[id] = reps;
     const { limit } = movementOf(id);
-    if (setTests[id]) setsSeen.push({ key: setTests[id], value: Math.max(leastReps, reps), spread: spreadOfMeasure });
-    else if (limit.by === 'set') setsSeen.push({ key: limit.set, value: Math.max(leastReps, reps / limit.ratio), spread: 0.25 });
+    if (setTests[id]) setsSeen.push({ key: setTests[id], value: Math.max(leastReps, reps), spread: Math.hypot(drift, spreadOfMeasure) });
+    else if (limit.by === 'set') setsSeen.push({ key: limit.set, value: Math.max(leastReps, reps / limit.ratio), spread: Math.hypot(drift, 0.25) });
   }
 
   const liftEstimates = reconcile(lifts, (lift) => liftNorm(lift, category, level, massKg) * aged, liftsSeen, spreadOfOwn, spreadOfNorm);
   const setEstimates = reconcile(sets, (set) => setNorm(set, category, level, massKg) * aged ** 2, setsSeen, 0.55, 0.4, isLearned);
+  assumed.push(...oldFigures(athlete, liftEstimates, setEstimates));
   const guessed = [...lifts.filter((lift) => !liftEstimates[lift].known), ...sets.filter((set) => !setEstimates[set].known)];
   if (guessed.length > 0)
     assumed.push(

@@ -4,7 +4,7 @@ import { barePlace } from '../kit/kit';
 import { obstacles } from '../limits/feasible';
 import { movementOf } from '../movements/catalogue';
 import { runJoulesPerKgMetre } from './engine';
-import { estimateCapacity, liftTests, setTests, type Capacity } from './capacity';
+import { estimateCapacity, isOld, liftTests, setTests, type Capacity } from './capacity';
 
 export interface HelpfulTest {
   /** movement to be tested */
@@ -41,22 +41,28 @@ interface Candidate {
   readonly tested: Athlete;
 }
 
+/** With a best set that was done today. */
+function withBest(athlete: Athlete, movement: string, reps: number): Athlete {
+  const { [movement]: _before, ...bestSetsMeasured } = athlete.bestSetsMeasured ?? {};
+  return { ...athlete, bestSets: { ...athlete.bestSets, [movement]: reps }, bestSetsMeasured };
+}
+
 function candidatesFor(athlete: Athlete, capacity: Capacity): Candidate[] {
   const place = athlete.places[0] ?? barePlace;
   const can = (id: string): boolean => obstacles(movementOf(id), athlete, place, null, null).length === 0 && athlete.skills[id] !== 'no';
   const maxes = Object.entries(liftTests)
-    .filter(([id, lift]) => !capacity.lifts[lift].known && can(id))
+    .filter(([id, lift]) => (!capacity.lifts[lift].known || isOld(athlete.maxes[id]?.measured)) && can(id))
     .map(([movement, lift]): Candidate => ({
       movement,
       kind: 'max',
       tested: { ...athlete, maxes: { ...athlete.maxes, [movement]: { kg: capacity.lifts[lift].value, reps: 1 } } },
     }));
   const sets = Object.entries(setTests)
-    .filter(([id, set]) => !capacity.sets[set].known && can(id) && movementOf(id).skill < 2)
+    .filter(([id, set]) => (!capacity.sets[set].known || isOld(athlete.bestSetsMeasured?.[id])) && can(id) && movementOf(id).skill < 2)
     .map(([movement, set]): Candidate => ({
       movement,
       kind: 'bestSet',
-      tested: { ...athlete, bestSets: { ...athlete.bestSets, [movement]: Math.max(1, Math.round(capacity.sets[set].value)) } },
+      tested: withBest(athlete, movement, Math.max(1, Math.round(capacity.sets[set].value))),
     }));
   const seconds = Math.round(runMetres / (capacity.criticalPower / runJoulesPerKgMetre));
   const run: Candidate[] =
