@@ -85,6 +85,7 @@ const partLockSchema = z.object({
   loadKg: z.number().min(0).max(600).optional(),
   scheme: z.literal(true).optional(),
   line: z.string().max(300, 'expected at most 300 characters').optional(),
+  frame: z.string().max(120, 'expected at most 120 characters').optional(),
 });
 /** what a coach fixed in one person's version: of a slot, all of its text, a word to its athlete */
 export const lockSchema = z.union([

@@ -1,29 +1,28 @@
-/** One line of a version as the coach wants it: movement, count, load, tempo, height, wording. What is not one movement is said, and stays typed. */
-import { slotInLine, type DefinedMovement } from '@gambito/core';
+/** One line of a version as the coach wants it, in the words of a workout text. What cannot be read so is said, and stays typed. */
 import { useEffect, useState, type FormEvent } from 'react';
-import { useRoom } from '../api/room';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 
 interface Props {
+  readonly label: string;
   /** as it stands */
   readonly line: string;
   /** the coach wrote it */
   readonly byHand: boolean;
-  /** movements that the workout defines */
-  readonly own: readonly DefinedMovement[];
+  readonly canBeRead: (typed: string) => boolean;
+  /** `one movement Gambito knows, such as …` */
+  readonly expected: string;
   readonly set: (line: string) => void;
   readonly lift: () => void;
 }
 
-export function LineField({ line, byHand, own, set, lift }: Props) {
-  const units = useRoom();
+export function LineField({ label, line, byHand, canBeRead, expected, set, lift }: Props) {
   const [typed, setTyped] = useState(line);
   const [refused, setRefused] = useState(false);
   useEffect(() => setTyped(line), [line]);
   const take = (event: FormEvent): void => {
     event.preventDefault();
-    const isRead = slotInLine(typed, { units, own }) !== null;
+    const isRead = canBeRead(typed);
     setRefused(!isRead);
     if (isRead && typed.trim() !== line) set(typed.trim());
   };
@@ -31,7 +30,7 @@ export function LineField({ line, byHand, own, set, lift }: Props) {
     <form className="mt-2" onSubmit={take}>
       <div className="flex items-center gap-2">
         <input
-          aria-label="This line"
+          aria-label={label}
           className={`${inputLook} min-w-0 flex-1 text-sm`}
           maxLength={300}
           value={typed}
@@ -48,7 +47,7 @@ export function LineField({ line, byHand, own, set, lift }: Props) {
       </div>
       {refused && (
         <p role="alert" className="text-sm text-bad">
-          Expected one movement Gambito knows, such as “12 goblet squat @ 16 kg, tempo 31X1”.
+          Expected {expected}.
         </p>
       )}
     </form>

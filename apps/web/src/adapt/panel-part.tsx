@@ -24,6 +24,7 @@ import { MarkSign } from '../ui/mark';
 import { Button } from '../ui/button';
 import { ForOthers } from './for-others';
 import { LineField } from './line-field';
+import { PartFrame } from './part-frame';
 import { SlotAlternatives } from './slot-alternatives';
 import type { LockHistory } from './use-lock-history';
 import type { Version } from './use-versions';
@@ -43,7 +44,7 @@ interface Props {
 }
 
 export function PanelPart(props: Props) {
-  const { index, part, version, adapted, original } = props;
+  const { index, part, version, adapted, original, setLocks } = props;
   const [open, setOpen] = useState<number | null>(null);
   const byHand = byHandOf(version.locks) !== null;
   if (part.slots.length === 0) return null;
@@ -53,7 +54,8 @@ export function PanelPart(props: Props) {
   return (
     <section className="mt-3" aria-label={`Part ${index + 1}`}>
       {adapted.version.parts.length > 1 && <h3 className="text-sm text-soft">Part {index + 1}</h3>}
-      <ul className="divide-y divide-line border-y border-line">
+      {setLocks && !byHand && <PartFrame {...{ index, written, adapted, original, setLocks }} locks={version.locks} />}
+      <ul className="mt-2 divide-y divide-line border-y border-line">
         {part.slots.map((slot, at) => {
           const lock = partLocks(version.locks).find((each) => each.part === written && each.slot === slot.written && !each.scheme);
           return (
@@ -91,9 +93,11 @@ function OpenSlot({ slot, now, written, lock, ...props }: Props & { slot: Versio
       <Figures slot={slot} />
       {setLocks && (
         <LineField
+          label="This line"
           line={lock?.line ?? formatSlot(now)}
           byHand={lock?.line !== undefined}
-          own={own}
+          canBeRead={(typed) => slotInLine(typed, { units, own }) !== null}
+          expected="one movement Gambito knows, such as “12 goblet squat @ 16 kg, tempo 31X1”"
           set={(line) => change({ part: written, slot: slot.written, line })}
           lift={() => change(null)}
         />

@@ -1,5 +1,5 @@
 /** Ranked alternatives of one slot, each with its effect on time and drift; and "why not …" for any movement asked about. */
-import { findMovement, wordsOf, type Alternative, type Lock } from '@gambito/core';
+import { findMovement, formatClock, wordsOf, type Alternative, type Lock } from '@gambito/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type FormEvent, type RefObject } from 'react';
 import { core } from '../workers/core-client';
@@ -89,7 +89,7 @@ const lockOf = ({ movement, reps, loadKg }: Alternative, part: number, slot: num
 });
 
 function About({ alternative, now, asked }: { alternative: Alternative; now: Alternative | undefined; asked: boolean }) {
-  const { count, movement, load, score, unit, blocked, reason, chosen } = alternative;
+  const { count, movement, load, score, unit, blocked, reason, chosen, boutSeconds, boutKilojoules } = alternative;
   return (
     <span className="min-w-0 flex-1">
       <span className={chosen ? 'font-semibold' : ''}>
@@ -98,6 +98,10 @@ function About({ alternative, now, asked }: { alternative: Alternative; now: Alt
       {load && <span className="text-soft"> · {load}</span>}
       <span className="block text-xs text-soft">
         {showScore(score, unit)} · {differenceFrom(now, alternative)}
+        <span title="one bout: how long it takes, and its effort as metabolic work">
+          {' '}
+          · a bout {formatClock(boutSeconds)}, {Math.round(boutKilojoules)} kJ
+        </span>
       </span>
       {blocked && <span className="block text-xs text-bad">Breaks a limit: {blocked}.</span>}
       {asked && <span className="block text-xs">{reason}</span>}

@@ -90,6 +90,7 @@ function searched(workout: Workout, athlete: Athlete, options: AdaptOptions): Ad
       run,
       context,
       locks,
+      unreadFrames: made.unreadFrames,
       cut: made.cut,
       said: made.said,
       elasticity: comparability.elasticity,

@@ -63,6 +63,7 @@ export function asByHand(workout: Workout, byHand: Workout, athlete: Athlete, op
         intent,
         run,
         context,
+        unreadFrames: [],
         locks: [],
         cut: [],
         said: [],

@@ -7,6 +7,8 @@ export interface PartLock extends SlotLock {
   readonly part: number;
   /** the line as the coach wants it, in the words of a workout text */
   readonly line?: string;
+  /** the part's frame as the coach wants it, beside `scheme`: `4 rounds for time, cap 12:00` */
+  readonly frame?: string;
 }
 /** The whole version, written by hand; nothing of it is changed. */
 export interface HandLock {

@@ -15,6 +15,7 @@ import { healed, restByRule, strictIfSaid } from './asked/by-rule';
 import { fitText, fitToTime } from './asked/minutes';
 import { clockForNewer, muchLonger, schemeForNewer } from './asked/newer';
 import { shorterText } from './asked/shorter';
+import { inFrames } from './line-lock';
 import { partLocks, type Lock, type PartLock } from './lock';
 import { planParts, type PlannedPart, type Uncut } from './part/plan-parts';
 import { isNewer, type AdaptContext } from './slot/question';
@@ -29,6 +30,8 @@ export interface Planned {
   readonly cut: readonly string[];
   /** what the minutes took away */
   readonly said: readonly string[];
+  /** frames the coach gave a part that are none */
+  readonly unreadFrames: readonly string[];
 }
 
 export function contextFor(athlete: Athlete, place: Place, rules: HouseRules): AdaptContext {
@@ -45,19 +48,20 @@ const mostFits = 3;
 
 export function planVersion(workout: Workout, athlete: Athlete, place: Place, rules: HouseRules, locks: readonly Lock[]): Planned {
   const context = contextFor(athlete, place, rules);
-  const whole = strictIfSaid({ ...workout, parts: workout.parts.map((part) => restByRule(healed(part), rules)) }, rules);
+  const { workout: inTheirFrames, framed, unread: unreadFrames } = inFrames(workout, locks, athlete.units);
+  const whole = strictIfSaid({ ...inTheirFrames, parts: inTheirFrames.parts.map((part) => restByRule(healed(part), rules)) }, rules);
   const everything: Asked = { workout: whole, from: whole.parts.map((_, index) => index) };
   const plan = ({ workout: asked, from }: Asked, uncut: readonly (Uncut | null)[] = []): { parts: PlannedPart[]; intent: Intent } => {
     const intent = deriveIntent(asked, athlete.category, rules);
     const locksOf = (index: number): PartLock[] => partLocks(locks).filter((lock) => lock.part === from[index]);
     return { intent, parts: planParts(intent, context, locksOf, (index) => uncut[index] ?? null) };
   };
-  let asked: Asked = { ...everything, workout: clockForNewer(whole, athlete, rules) };
+  let asked: Asked = { ...everything, workout: clockForNewer(whole, athlete, rules, framed) };
   let made = plan(asked);
   let uncut: readonly (Uncut | null)[] = [];
   if (isNewer(athlete)) {
     const { parts } = asked.workout;
-    const smaller = parts.map((part, at) => schemeForNewer(part, athlete, rules, isSlow(made.parts[at]!, made.intent, at)));
+    const smaller = parts.map((part, at) => (framed.has(at) ? part : schemeForNewer(part, athlete, rules, isSlow(made.parts[at]!, made.intent, at))));
     uncut = smaller.map((part, at) => (part === parts[at] ? null : { part: parts[at]!, intent: made.intent.parts[at]! }));
     if (uncut.some((each) => each !== null)) {
       asked = { ...asked, workout: { ...asked.workout, parts: smaller } };
@@ -68,7 +72,7 @@ export function planVersion(workout: Workout, athlete: Athlete, place: Place, ru
   const shortened = asked;
   let leftOut: readonly string[] = [];
   for (let fit = 0; fit < mostFits; fit++) {
-    const fitted = fitToTime(asked.workout, secondsOf(made.parts, context), athlete.timeAvailableSeconds);
+    const fitted = fitToTime(asked.workout, secondsOf(made.parts, context), athlete.timeAvailableSeconds, (at) => framed.has(asked.from[at]!));
     if (fitted.workout.parts.every((part, at) => part === asked.workout.parts[at]) && fitted.leftOut.length === 0) break;
     const before = asked.from;
     leftOut = [...leftOut, ...fitted.leftOut];
@@ -76,7 +80,7 @@ export function planVersion(workout: Workout, athlete: Athlete, place: Place, ru
     made = plan(asked);
   }
   const said = fitText(shortened.workout, { ...asked, leftOut }, athlete.timeAvailableSeconds);
-  return { ...made, context, from: asked.from, cut, said };
+  return { ...made, context, from: asked.from, cut, said, unreadFrames };
 }
 
 /** The untouched part would take this athlete more than a quarter longer than the reference, or past its cap. */

@@ -210,7 +210,8 @@ export const joined = (a: Slot, b: Slot): boolean => (a.link !== null && a.link 
 
 const restBetween = (rest: Rest | null): string => (rest ? `, rest ${formatRest(rest)} between` : '');
 
-function formatItems(items: readonly Item[], indent: string): string[] {
+/** The work of a part, a line each, rounds and rests among it. */
+export function formatItems(items: readonly Item[], indent: string): string[] {
   const lines: string[] = [];
   for (let at = 0; at < items.length; at++) {
     const item = items[at]!;

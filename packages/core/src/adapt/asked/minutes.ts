@@ -24,8 +24,14 @@ const nameOf = (part: Part): string => part.name ?? (slotsOfPart(part)[0] ? word
  * The workout that fits the minutes there are: optional parts go first, then quality work, then the longest part is shortened to no less than half,
  * then the last parts go; rests that lead nowhere go with them. What was done is said.
  * @param seconds predicted length of each part
+ * @param isFramed whether the coach gave a part its frame for this athlete: it is not shortened
  */
-export function fitToTime(workout: Workout, seconds: readonly number[], availableSeconds: number | null): Fitted {
+export function fitToTime(
+  workout: Workout,
+  seconds: readonly number[],
+  availableSeconds: number | null,
+  isFramed: (index: number) => boolean = () => false,
+): Fitted {
   const all = workout.parts.map((part, index) => ({ part, index, seconds: seconds[index]! }));
   const whole = (list: typeof all): number => list.reduce((sum, each) => sum + each.seconds, 0);
   const budget = availableSeconds === null ? Infinity : Math.max(300, availableSeconds - warmUpSeconds);
@@ -49,7 +55,7 @@ export function fitToTime(workout: Workout, seconds: readonly number[], availabl
   if (whole(kept) > budget) {
     const longest = kept.reduce((best, each) => (each.part.kind !== 'rest' && each.seconds > best.seconds ? each : best), kept[0]!);
     const factor = Math.max(shortestShare, 1 - (whole(kept) - budget) / Math.max(1, longest.seconds));
-    const part = shorterPart(longest.part, factor);
+    const part = isFramed(longest.index) ? longest.part : shorterPart(longest.part, factor);
     if (part !== longest.part) {
       kept = kept.map((each) => (each === longest ? { ...each, part, seconds: each.seconds * factor } : each));
     }

@@ -26,8 +26,8 @@ export const muchLonger = 1.25;
 
 const clocked = new Set<Part['kind']>(['amrap', 'every', 'intervals', 'windows']);
 
-/** What has a clock, cut. */
-export function clockForNewer(workout: Workout, { level }: Athlete, rules: HouseRules): Workout {
+/** What has a clock, cut. @param framed parts that the coach gave a frame for this athlete: nobody else cuts them */
+export function clockForNewer(workout: Workout, { level }: Athlete, rules: HouseRules, framed: ReadonlySet<number>): Workout {
   const cut = cuts[level];
   if (!cut || rules.newerAthlete === 'lighter') return workout;
   const { parts } = summarize(workout);
@@ -35,7 +35,7 @@ export function clockForNewer(workout: Workout, { level }: Athlete, rules: House
     ...workout,
     parts: workout.parts.map((part, at) => {
       const seconds = parts[at]!.seconds ?? 0;
-      if (!clocked.has(part.kind) || seconds <= longPiece) return part;
+      if (framed.has(at) || !clocked.has(part.kind) || seconds <= longPiece) return part;
       if (rules.newerAthlete === 'cutReps') return fewerReps(part, cut.share);
       const wanted = Math.max(cut.leastSeconds, seconds * cut.share);
       return shorterClock(part, wanted / seconds, cut.leastSeconds / seconds);

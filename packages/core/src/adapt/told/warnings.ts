@@ -66,6 +66,8 @@ export interface WarningsAsked {
   readonly run: Run;
   readonly context: AdaptContext;
   readonly locks: readonly Lock[];
+  /** frames the coach gave a part that are none */
+  readonly unreadFrames: readonly string[];
   /** what the cut for newer athletes changed, in words */
   readonly cut: readonly string[];
   /** what fitting it to the minutes took away */
@@ -161,12 +163,13 @@ function sayCollisions(part: Part, say: Say): void {
   if (backs.length >= 2) say('collision', `Low back on low back: ${backs.slice(0, 3).join(' and ')}.`);
 }
 
-function sayLocks({ locks, context, versionParts }: WarningsAsked, say: Say): void {
+function sayLocks({ locks, unreadFrames, context, versionParts }: WarningsAsked, say: Say): void {
   for (const { movement } of partLocks(locks)) {
     const obstacles = movement ? hardLimits(movementOf(movement), context) : [];
     if (movement && obstacles.length > 0) say('lock_breaks_limit', `Locked ${wordsOf(movement)}: ${obstacles.map(sentenceForObstacle).join('; ')}.`);
   }
   for (const line of unreadLines(locks)) say('line_unread', `“${line}” is not one movement Gambito knows; its line is computed.`);
+  for (const frame of unreadFrames) say('line_unread', `“${frame}” is no frame for this work, such as “4 rounds for time, cap 12:00”; it is computed.`);
   for (const part of versionParts)
     for (const choice of choicesToMake(
       part.slots,
