@@ -7,7 +7,7 @@ import type { Services } from '../platform/services';
 import type { BoardScore } from '../readings/store';
 import { readScore } from '../readings/use-cases';
 
-/** scores that a board waits for, and not for long; the rest come from the background, and with the next look */
+/** scores that a board waits for, and not for long, behind what somebody types; the rest come from the background, and with the next look */
 const mostAwaited = 60;
 
 /** What was learned from a set of lessons, and the boards of a text, are the same wherever they are computed: kept for a while, needed by nobody. */
@@ -38,18 +38,19 @@ async function readScores(services: Services, workoutId: number): Promise<BoardS
   const scores = await services.readings.board(workoutId);
   const unread = scores.filter(({ read }) => read === null).slice(0, mostAwaited);
   if (unread.length === 0) return scores;
-  const reading = Promise.all(unread.map(({ scoreId }) => readScore(services, scoreId)));
+  const reading = Promise.all(unread.map(({ scoreId }) => readScore(services, scoreId, 'soon')));
   await Promise.race([reading, new Promise((resolve) => setTimeout(resolve, services.boardWait).unref())]);
   return services.readings.board(workoutId);
 }
 
 const notRead = ({ name, score }: BoardScore): ReadResult => ({ athlete: name, version: '', score, reading: null, unread: 'not read yet' });
 
-const loggedOf = ({ scoreId, athleteId, score, note, versionText, category }: BoardScore): LoggedScore => ({
+const loggedOf = ({ scoreId, athleteId, score, note, by, versionText, category }: BoardScore): LoggedScore => ({
   scoreId,
   athleteId,
   entry: score,
   note,
+  by,
   versionText,
   category,
 });
