@@ -7,7 +7,7 @@ import { accessible, fresh, open, saved } from './desk';
 async function newcomer(page: Page, browser: Browser, name: string): Promise<Page> {
   await open(page);
   await page.goto('/account');
-  await page.getByRole('button', { name: 'Make a link' }).click();
+  await page.getByRole('button', { name: 'Link to a desk of their own' }).click();
   const link = await page.getByLabel('The invitation, shown once').inputValue();
   const other = await (await browser.newContext()).newPage();
   await other.goto(new URL(link).pathname);

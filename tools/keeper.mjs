@@ -1,5 +1,5 @@
 /**
- * `npm run backup -- FILE [--data DIRECTORY] [--empty]` and `npm run restore -- FILE …`: the whole instance as one file, and back into an empty one; `npm run password -- E-MAIL …`: a new password
+ * `npm run backup -- FILE [--data DIRECTORY] [--empty]` and `npm run restore -- FILE …`: the whole instance as one file, and back into an empty one; `npm run password -- E-MAIL …`: a link to a new password
  * for who forgot it. Works beside a running Gambito, and without one. `--empty` means the instance of `npm start -- --empty`, as there; otherwise it is the demo's.
  */
 import { spawnSync } from 'node:child_process';
@@ -45,7 +45,10 @@ function run({ command, what }, environment) {
 function beside(wanted) {
   const directory = reachable(wanted.folder, databaseAccount());
   const { port } = JSON.parse(readFileSync(join(directory, 'database.json'), 'utf8'));
-  return run(wanted, environmentFor({ port, passwordFile: join(directory, 'password') }, wanted.name));
+  return run(wanted, {
+    GAMBITO_ADDRESS: process.env.GAMBITO_ADDRESS ?? ownerOf(wanted.folder).url,
+    ...environmentFor({ port, passwordFile: join(directory, 'password') }, wanted.name),
+  });
 }
 
 /** Without one: the database is started for it, and stopped. */

@@ -80,7 +80,7 @@ const shots = {
   },
   async account() {
     await page.goto(`${url}/account`);
-    await page.getByRole('button', { name: 'Make a link' }).waitFor();
+    await page.getByRole('button', { name: 'Link to this desk' }).waitFor();
   },
   async people() {
     await page.goto(`${url}/people`);

@@ -1,5 +1,5 @@
 /**
- * `npm start [-- --port N] [--data DIRECTORY] [--empty]`: installs what is missing, builds, starts the private database, migrates, loads the demo, serves.
+ * `npm start [-- --port N] [--data DIRECTORY] [--empty] [--backups DIRECTORY [--backup-at HH:MM]]`: installs what is missing, builds, starts the private database, migrates, loads the demo, serves.
  * A second start takes seconds and keeps what was entered. Ctrl-C at any moment stops everything started here and nothing else.
  * The database and the server are started again when one of them ends by itself.
  */
@@ -12,6 +12,7 @@ import { createDatabase, environmentFor, placeDatabase, runDatabase } from './li
 import { checkDisk, checkNode, installDebian, installDependencies } from './lib/install.mjs';
 import { watchDisk } from './lib/disk-watch.mjs';
 import { takeLock } from './lib/lock.mjs';
+import { minutesOf, takeNightly } from './lib/nightly.mjs';
 import { portIsFree } from './lib/ports.mjs';
 import { Refusal, orRefuse, say } from './lib/say.mjs';
 import { keepAlive } from './lib/supervise.mjs';
@@ -54,21 +55,26 @@ const options = {
   empty: { type: 'boolean', default: false },
   host: { type: 'string', default: '127.0.0.1' },
   data: { type: 'string', default: join(root, '.data') },
+  backups: { type: 'string' },
+  'backup-at': { type: 'string', default: '03:17' },
 };
 function readOptions() {
   let values;
   try {
     ({ values } = parseArgs({ options }));
   } catch (error) {
-    throw new Refusal(`${error.message.split('. ')[0]}. Expected: npm start [-- --port N] [--host ADDRESS] [--data DIRECTORY] [--empty]`);
+    throw new Refusal(
+      `${error.message.split('. ')[0]}. Expected: npm start [-- --port N] [--host ADDRESS] [--data DIRECTORY] [--empty] [--backups DIRECTORY [--backup-at HH:MM]]`,
+    );
   }
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal(`--port: “${values.port}” is no port; expected a number from 1 to 65535.`);
-  return { ...values, port };
+  if (minutesOf(values['backup-at']) === null) throw new Refusal(`--backup-at: “${values['backup-at']}” is no time of day; expected such as 03:17.`);
+  return { ...values, port, backups: values.backups === undefined ? null : resolve(values.backups), backupAt: values['backup-at'] };
 }
 
 /** Starts the server on a database that may come and go; it ends when this starter does, however that ends. */
-function startServer(place, { port, host, empty }) {
+function startServer(place, { port, host, empty, backups, backupAt }) {
   return spawn(process.execPath, ['--enable-source-maps', join(root, 'apps/server/dist/server.mjs')], {
     stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
     cwd: root,
@@ -82,6 +88,7 @@ function startServer(place, { port, host, empty }) {
       GAMBITO_DEMO: empty ? '' : '1',
       // links in calendars lead here, whatever a request calls this machine
       ...(process.env.GAMBITO_ADDRESS || host === '0.0.0.0' ? {} : { GAMBITO_ADDRESS: `http://${host}:${port}` }),
+      ...(backups === null ? {} : { GAMBITO_BACKUP_AT: backupAt }),
       GAMBITO_WEB: join(root, 'apps/web/dist'),
     },
   });
@@ -121,7 +128,14 @@ async function serve(place, wanted, giveBack) {
     throw error;
   }
   server = keepAlive('The server', () => startServer(place, wanted));
-  endWatch = watchDisk(place);
+  const endDisk = watchDisk(place);
+  const name = wanted.empty ? 'gambito_own' : 'gambito_demo';
+  const endNights =
+    wanted.backups === null ? () => undefined : takeNightly({ root, environment: environmentFor(place, name), directory: wanted.backups, at: wanted.backupAt });
+  endWatch = () => {
+    endDisk();
+    endNights();
+  };
 }
 
 await orRefuse(async () => {

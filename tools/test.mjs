@@ -91,6 +91,7 @@ const databases = [
   'gambito_jest_cases',
   'gambito_jest_library',
   'gambito_jest_moves',
+  'gambito_jest_shared',
   'gambito_e2e',
   'gambito_e2e_too',
 ];

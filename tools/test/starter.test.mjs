@@ -7,6 +7,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { dataFolder } from '../lib/database-files.mjs';
 import { ownerOf, takeLock } from '../lib/lock.mjs';
+import { cameBetween, minutesOf, nightlyFile } from '../lib/nightly.mjs';
 import { keepAlive } from '../lib/supervise.mjs';
 import { Refusal } from '../lib/say.mjs';
 
@@ -116,4 +117,23 @@ describe('kept alive', () => {
     await kept.stop();
     expect(Date.now() - began).toBeLessThan(300);
   });
+});
+
+describe('a backup every night', () => {
+  const at = (day, time) => new Date(`2026-11-${day}T${time}`);
+  test('is due when its time came between two looks: on the day, over midnight, after a night that was slept through', () => {
+    expect(cameBetween(197, at(27, '03:16:50'), at(27, '03:17:20'))).toBe(true);
+    expect(cameBetween(197, at(27, '03:17:20'), at(27, '03:17:50'))).toBe(false);
+    expect(cameBetween(5, at(26, '23:59:50'), at(27, '00:05:10'))).toBe(true);
+    expect(cameBetween(1435, at(26, '23:00'), at(27, '08:00'))).toBe(true);
+    expect(cameBetween(197, at(26, '04:00'), at(28, '09:00'))).toBe(true);
+    expect(cameBetween(197, at(26, '04:00'), at(26, '23:00'))).toBe(false);
+  });
+  test('goes into one of seven files', () => {
+    const files = Array.from({ length: 8 }, (_, day) => nightlyFile('/b', at(20 + day, '03:17')));
+    expect(new Set(files).size).toBe(7);
+    expect(files[0]).toBe('/b/gambito-friday.backup');
+  });
+  test.each(['3:17', '03:17', '23:59'])('%s is a time of day', (time) => expect(minutesOf(time)).toBeGreaterThan(0));
+  test.each(['', '24:00', '03:60', 'noon', '3.17'])('“%s” is none', (time) => expect(minutesOf(time)).toBeNull());
 });

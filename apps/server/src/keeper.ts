@@ -1,6 +1,8 @@
 /** What whoever keeps the machine does to an instance, for tools/keeper.mjs: `backup FILE`, `restore FILE`, `password E-MAIL`. */
-import { newPassword } from './auth/new-password';
+import { statSync } from 'node:fs';
+import { resetLink } from './auth/resets';
 import { BackupRefusal, restoreBackup, writeBackup } from './backup/backup';
+import { backupLog, type NotedBackup } from './backup/log';
 import { migrate } from './migrations';
 import { readConfig } from './platform/config';
 import { connect, type Database } from './platform/database';
@@ -20,7 +22,14 @@ async function withDatabase<T>(work: (database: Database) => Promise<T>): Promis
 /** @returns what is told */
 const commands: Readonly<Record<string, (what: string) => Promise<string>>> = {
   backup: async (file) => {
-    await writeBackup(config, file, new Date());
+    const noted = (backup: Omit<NotedBackup, 'file'>): Promise<void> => withDatabase((database) => backupLog(database).note({ file, ...backup }));
+    try {
+      const rows = await writeBackup(config, file, new Date());
+      await noted({ bytes: statSync(file).size, rows, failure: null });
+    } catch (error) {
+      await noted({ bytes: 0, rows: 0, failure: error instanceof Error ? error.message : String(error) }).catch(() => undefined);
+      throw error;
+    }
     return `The backup is in ${file}.`;
   },
   restore: async (file) => {
@@ -28,9 +37,9 @@ const commands: Readonly<Record<string, (what: string) => Promise<string>>> = {
     return `Restored ${await restoreBackup(config, file)} rows from ${file}.`;
   },
   password: async (email) => {
-    const password = await withDatabase((database) => newPassword(database, email));
-    if (password === null) throw new BackupRefusal(`Nobody signs in here as ${email}.`);
-    return `The new password of ${email} is ${password}. Whoever was signed in with the old one no longer is. It is not kept anywhere: change it after signing in.`;
+    const token = await withDatabase((database) => resetLink(database, email));
+    if (token === null) throw new BackupRefusal(`Nobody signs in here as ${email}.`);
+    return `Within an hour, ${email} sets a new password at ${process.env['GAMBITO_ADDRESS'] ?? ''}/reset/${token}. It works once; every session of that coach ends with it.`;
   },
 };
 

@@ -4,7 +4,7 @@
  */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { seededRandom } from '@gambito/core';
-import { newPassword } from '../src/auth/new-password';
+import { resetLink } from '../src/auth/resets';
 import { addAthlete, addWorkout, openInstance, password, sendTo, squall, type Desk, type Instance, type Method } from './instance';
 
 let instance: Instance;
@@ -57,6 +57,11 @@ const matrix: readonly Row[] = [
   row('GET', '/health', 'anybody'),
   row('GET', '/join/:token', 'anybody'),
   row('POST', '/join/:token', 'anybody', () => ({})),
+  row('POST', '/forgotten', 'anybody', () => ({ email: 'x' })),
+  row('GET', '/reset/:token', 'anybody'),
+  row('POST', '/reset/:token', 'anybody', () => ({ password: 'a longer lantern' })),
+  row('GET', '/outbox', 'coach'),
+  row('GET', '/backups', 'coach'),
   row('GET', '/me/sessions', 'coach'),
   row('DELETE', '/me/sessions/:hash', 'coach'),
   row('GET', '/invitations', 'coach'),
@@ -184,14 +189,50 @@ describe('the matrix', () => {
 });
 
 describe('sessions and tries', () => {
-  test('a new password from the machine is told once, opens the desk, and ends every session with the old one', async () => {
-    const forgetful = await instance.newCoach('forgetful@lanterns.example');
-    expect(await newPassword(instance.database, 'nobody@lanterns.example')).toBeNull();
-    const fresh = (await newPassword(instance.database, ' Forgetful@lanterns.example'))!;
-    expect(fresh).toMatch(/^[\w-]{16}$/);
-    expect((await forgetful.desk('GET', '/athletes')).status).toBe(401);
-    const tries = [password, fresh].map((tried) => instance.stranger('POST', '/login', { email: 'forgetful@lanterns.example', password: tried }));
-    expect((await Promise.all(tries)).map(({ status }) => status)).toEqual([401, 200]);
+  describe('a forgotten password', () => {
+    const email = 'forgetful@lanterns.example';
+    const fresh = 'a fresh long lantern';
+    const use = (token: string, word = fresh) => instance.stranger('POST', `/reset/${token}`, { password: word });
+    test('by a link from the machine: it opens the desk once, and ends every session with the old one', async () => {
+      const forgetful = await instance.newCoach(email);
+      expect(await resetLink(instance.database, 'nobody@lanterns.example')).toBeNull();
+      const token = (await resetLink(instance.database, ' Forgetful@lanterns.example', instance.clock.now))!;
+      expect(token).toMatch(/^[\w-]{32}$/);
+      expect((await use(token, 'short')).status).toBe(400);
+      expect((await forgetful.desk('GET', '/rules')).status).toBe(200);
+      expect((await instance.stranger('GET', `/reset/${token}`)).json).toEqual({ open: true });
+      const answers = await Promise.all(Array.from({ length: 4 }, () => use(token)));
+      expect(answers.map(({ status }) => status).sort()).toEqual([200, 404, 404, 404]);
+      expect((await forgetful.desk('GET', '/rules')).status).toBe(401);
+      const tries = [password, fresh].map((tried) => instance.stranger('POST', '/login', { email, password: tried }));
+      expect((await Promise.all(tries)).map(({ status }) => status)).toEqual([401, 200]);
+    });
+    test('by the outbox of who set the instance up; whether anybody signs in so is told to nobody', async () => {
+      const { desk: founder, id } = await instance.newCoach('founder@lanterns.example');
+      await instance.database.models.coaches.update({ founder: 1 }, { where: { id } });
+      const asked = await Promise.all([email, 'nobody@lanterns.example'].map((who) => instance.stranger('POST', '/forgotten', { email: who })));
+      expect(asked.map(({ status, json }) => [status, json])).toEqual(Array(2).fill([200, { done: true }]));
+      const { messages } = (await founder('GET', '/outbox')).json;
+      expect(messages.map(({ recipient }: { recipient: string }) => recipient)).toEqual([email]);
+      const [, token] = /\/reset\/([\w-]+)/.exec(messages[0].body) as unknown as [string, string];
+      expect((await use(token)).status).toBe(200);
+      expect((await maruvel('GET', '/outbox')).status).toBe(403);
+      expect((await maruvel('GET', '/backups')).status).toBe(403);
+    });
+    test('lasts an hour, and a newer link ends it', async () => {
+      const before = (await resetLink(instance.database, email, instance.clock.now))!;
+      const after = (await resetLink(instance.database, email, instance.clock.now))!;
+      expect((await use(before)).status).toBe(404);
+      const then = instance.clock.now;
+      instance.clock.now = new Date(then.getTime() + 3600_001);
+      expect((await instance.stranger('GET', `/reset/${after}`)).json).toEqual({ open: false });
+      expect((await use(after)).status).toBe(404);
+      instance.clock.now = then;
+    });
+    test('is asked for three times in ten minutes, and no more', async () => {
+      const ask = async () => (await instance.stranger('POST', '/forgotten', { email: 'often@lanterns.example' })).status;
+      expect([await ask(), await ask(), await ask(), await ask()]).toEqual([200, 200, 200, 429]);
+    });
   });
   test('a changed password ends every other session, and the wrong one before it changes nothing', async () => {
     const { desk, cookie: own } = await instance.newCoach('changing@lanterns.example');

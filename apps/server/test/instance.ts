@@ -37,6 +37,7 @@ export const plainConfig: AppConfig = {
   address: null,
   threads: 2,
   boardWait: 20_000,
+  backupAt: null,
 };
 export const password = 'a long lantern';
 

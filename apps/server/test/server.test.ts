@@ -98,7 +98,7 @@ describe('the whole path', () => {
   test('locks are kept', async () => {
     const locks = [{ part: 0, slot: 1, movement: 'v-up', reps: 9 }];
     await call('PUT', `/workouts/${workout.id}/locks/${athlete.id}`, { locks });
-    expect((await call('GET', `/workouts/${workout.id}/locks`)).json.locks).toEqual([{ athleteId: athlete.id, locks }]);
+    expect((await call('GET', `/workouts/${workout.id}/locks`)).json.locks).toEqual([{ athleteId: athlete.id, locks, by: expect.stringMatching(/./) }]);
   });
   test('send: a link opens one version and says when the workout changed; withdrawn it is gone', async () => {
     const { sends } = (await call('POST', `/workouts/${workout.id}/sends`, { athleteIds: [athlete.id] })).json;

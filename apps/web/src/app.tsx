@@ -25,6 +25,7 @@ const SendScreen = lazy(async () => ({ default: (await import('./send/send-scree
 const BoardScreen = lazy(async () => ({ default: (await import('./board/board-screen')).BoardScreen }));
 const AccountScreen = lazy(async () => ({ default: (await import('./account/account-screen')).AccountScreen }));
 const LoginScreen = lazy(async () => ({ default: (await import('./shell/login-screen')).LoginScreen }));
+const ResetScreen = lazy(async () => ({ default: (await import('./shell/reset-screen')).ResetScreen }));
 const JoinScreen = lazy(async () => ({ default: (await import('./shell/join-screen')).JoinScreen }));
 
 function SignedIn() {
@@ -35,10 +36,11 @@ function SignedIn() {
 }
 const screen = (element: ReactNode): ReactNode => <Screen>{element}</Screen>;
 
-/** Without signing in: the door, and an invitation. What an athlete's link opens is an application of its own (athlete-app.tsx). */
+/** Without signing in: the door, an invitation, a new password. What an athlete's link opens is an application of its own (athlete-app.tsx). */
 const openRoutes = [
   <Route key="login" path="/login" element={screen(<LoginScreen />)} />,
   <Route key="join" path="/join/:token" element={screen(<JoinScreen />)} />,
+  <Route key="reset" path="/reset/:token" element={screen(<ResetScreen />)} />,
 ];
 /** The coach's screens. */
 const deskRoutes = [

@@ -12,3 +12,17 @@ export const signInSchema = z.object({
   password: z.string().min(1, 'expected the password').max(200),
 });
 export const changePasswordSchema = z.object({ before: z.string().min(1, 'expected the present password').max(200), after: passwordSchema });
+export const newPasswordSchema = z.object({ password: passwordSchema });
+export const forgottenSchema = z.object({ email: z.email('expected an e-mail address such as maruvel@lanterns.example').max(190) });
+
+/** what went out, as the stand-in for a messenger keeps it */
+export const outboxSchema = z.object({
+  messages: z.array(z.object({ id: z.number(), at: z.string(), recipient: z.string(), subject: z.string(), body: z.string() })),
+});
+export type OutboxMessage = z.infer<typeof outboxSchema>['messages'][number];
+/** `at`: the time of day one is taken; null where nobody said one */
+export const backupsSchema = z.object({
+  at: z.string().nullable(),
+  taken: z.array(z.object({ at: z.string(), file: z.string(), bytes: z.number(), rows: z.number(), failure: z.string().nullable() })),
+});
+export type Backups = z.infer<typeof backupsSchema>;

@@ -12,7 +12,15 @@ export const meSchema = z.object({
   /** whether there is a coach at all */
   setUp: z.boolean(),
   coach: z
-    .object({ name: z.string(), email: z.string(), timeZone: z.string(), units: z.enum(['kg', 'lb']), firstDay: z.number(), founder: z.boolean() })
+    .object({
+      name: z.string(),
+      email: z.string(),
+      timeZone: z.string(),
+      units: z.enum(['kg', 'lb']),
+      firstDay: z.number(),
+      founder: z.boolean(),
+      guestOf: z.string().nullable().default(null),
+    })
     .nullable(),
 });
 export type Me = z.infer<typeof meSchema>;
@@ -61,6 +69,8 @@ export const storedWorkoutSchema = z.object({
   tags: tagsSchema,
   audience: audienceSchema,
   revision: z.number(),
+  /** who changed it last; blank where nobody was noted */
+  changedBy: z.string().default(''),
   updatedAt: z.string(),
 });
 export type StoredWorkout = z.infer<typeof storedWorkoutSchema>;
@@ -93,13 +103,14 @@ export const lockSchema = z.union([
   z.object({ byHand: z.string().max(20_000, 'expected at most 20 000 characters') }),
   z.object({ note: z.string().max(1000, 'expected at most 1 000 characters') }),
 ]);
-export const storedLocksSchema = z.object({ athleteId: z.number(), locks: z.array(lockSchema) });
+export const storedLocksSchema = z.object({ athleteId: z.number(), locks: z.array(lockSchema), by: z.string().default('') });
 
 export const storedSendSchema = z.object({
   id: z.number(),
   athleteId: z.number(),
   token: z.string(),
   sentAt: z.string(),
+  sentBy: z.string().default(''),
   revoked: z.boolean(),
   /** the link was opened since it was sent */
   opened: z.boolean(),
@@ -135,6 +146,8 @@ const loggedSchema = z.object({
   /** every part's score, as it is kept */
   entry: z.string(),
   note: z.string(),
+  /** the coach who entered it; blank where the athlete did */
+  by: z.string().default(''),
   versionText: z.string(),
   category: z.enum(['men', 'women']),
 });

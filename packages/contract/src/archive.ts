@@ -7,6 +7,8 @@ import { audienceSchema, portableWorkoutSchema } from './library';
 const id = z.number().int().positive();
 const text = z.string().max(40_000);
 const of = { workoutId: id, athleteId: id };
+/** who did it; absent in archives from before it was noted */
+const by = z.string().max(120).default('');
 export const archiveHeadSchema = z.object({
   gambito: z.literal('desk'),
   format: z.literal(1),
@@ -29,13 +31,15 @@ export const archiveLineSchema = z.union([
       id,
       title: z.string().max(200),
       audience: audienceSchema,
-      decisions: z.array(z.object({ athleteId: id, locks: z.array(lockSchema).max(60) })),
+      by,
+      decisions: z.array(z.object({ athleteId: id, by, locks: z.array(lockSchema).max(60) })),
     }),
   }),
-  z.object({ send: z.object({ ...of, originalText: text, versionText: text, brief: briefSchema, sentAt: z.iso.datetime() }) }),
+  z.object({ send: z.object({ ...of, by, originalText: text, versionText: text, brief: briefSchema, sentAt: z.iso.datetime() }) }),
   z.object({
     score: z.object({
       ...of,
+      by,
       score: z.string().max(400),
       note: z.string().max(1000),
       versionText: text,

@@ -24,7 +24,7 @@ export const movementsKnownSchema = z.object({ movements: z.array(movementUsedSc
 export type MovementsKnown = z.infer<typeof movementsKnownSchema>;
 
 /** A version of a text that was saved before. */
-export const revisionSchema = z.object({ revision: z.number(), savedAt: z.string(), preview: z.string() });
+export const revisionSchema = z.object({ revision: z.number(), savedAt: z.string(), by: z.string().default(''), preview: z.string() });
 export type Revision = z.infer<typeof revisionSchema>;
 
 /** One of several workouts that come or go at once: file, paste, archive. */

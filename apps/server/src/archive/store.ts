@@ -47,20 +47,24 @@ function reading(database: Database): ArchiveStore['lines'] {
     const athletes = pages((after) => models.athletes.findAll({ where: kept(coachId, after), order, limit: page }));
     for await (const { id, file } of athletes) yield { athlete: { id, file } };
     const workouts = pages((after) => models.workouts.findAll({ where: kept(coachId, after), order, limit: page }));
-    for await (const { id, title, text, day, tags, audience } of workouts) {
+    for await (const { id, title, text, day, tags, audience, changedBy: by } of workouts) {
       const locks = await read(() => models.locks.findAll({ where: { workoutId: id, ...{ athleteId: ofKept(coachId).athleteId as never } } }));
-      const decisions = locks.map((row) => ({ athleteId: row.athleteId, locks: row.locks as Lock[] })) as LineOf<'workout'>['workout']['decisions'];
-      yield { workout: { id, title, text, day, tags: tags ?? [], audience: audience ?? everybody, decisions } };
+      const decisions = locks.map((row) => ({
+        athleteId: row.athleteId,
+        by: row.changedBy,
+        locks: row.locks as Lock[],
+      })) as LineOf<'workout'>['workout']['decisions'];
+      yield { workout: { id, title, text, day, tags: tags ?? [], audience: audience ?? everybody, by, decisions } };
     }
     const where = (after: number) => ({ ...(ofKept(coachId) as object), id: { [Op.gt]: after } });
     for await (const row of pages((after) => models.sends.findAll({ where: { ...where(after), revokedAt: null }, order, limit: page }))) {
-      const { workoutId, athleteId, originalText, versionText, brief, sentAt } = row;
-      yield { send: { workoutId, athleteId, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString() } };
+      const { workoutId, athleteId, sentBy: by, originalText, versionText, brief, sentAt } = row;
+      yield { send: { workoutId, athleteId, by, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString() } };
     }
     for await (const row of pages((after) => models.scores.findAll({ where: { ...where(after), deletedAt: null }, order, limit: page }))) {
-      const { workoutId, athleteId, score, note, versionText, originalText, createdAt } = row;
+      const { workoutId, athleteId, enteredName: by, score, note, versionText, originalText, createdAt } = row;
       const enteredBy = row.enteredBy === 'athlete' ? 'athlete' : 'coach';
-      yield { score: { workoutId, athleteId, score, note, versionText, originalText, enteredBy, at: createdAt.toISOString() } };
+      yield { score: { workoutId, athleteId, by, score, note, versionText, originalText, enteredBy, at: createdAt.toISOString() } };
     }
   }
   return lines;
@@ -76,13 +80,13 @@ function writing({ models }: Database, sends: SendStore, scores: ScoreStore): Pu
     numbers.athletes.set(id, row.id);
   };
   const putWorkout = async (coachId: number, { workout }: LineOf<'workout'>, numbers: Numbers, transaction: Transaction): Promise<void> => {
-    const { id, decisions, audience, ...rest } = workout;
+    const { id, decisions, audience, by: changedBy, ...rest } = workout;
     const here = (athleteId: number): number[] => [numbers.athletes.get(athleteId) ?? []].flat();
     const meant = { groups: audience.groups, athletes: audience.athletes.flatMap(here) };
-    const row = await models.workouts.create({ coachId, ...rest, audience: meant, revision: 1, deletedAt: null }, { transaction });
+    const row = await models.workouts.create({ coachId, ...rest, audience: meant, changedBy, revision: 1, deletedAt: null }, { transaction });
     numbers.workouts.set(id, row.id);
-    for (const { athleteId, locks } of decisions)
-      for (const athlete of here(athleteId)) await models.locks.create({ workoutId: row.id, athleteId: athlete, locks }, { transaction });
+    for (const { athleteId, locks, by } of decisions)
+      for (const athlete of here(athleteId)) await models.locks.create({ workoutId: row.id, athleteId: athlete, locks, changedBy: by }, { transaction });
   };
   return async (coachId, line, numbers, transaction) => {
     if ('athlete' in line) return putAthlete(coachId, line, numbers, transaction);
@@ -92,11 +96,11 @@ function writing({ models }: Database, sends: SendStore, scores: ScoreStore): Pu
     const [workoutId, athleteId] = [numbers.workouts.get(told.workoutId), numbers.athletes.get(told.athleteId)];
     if (workoutId === undefined || athleteId === undefined) throw new RangeError('of somebody or something that is not in it');
     if ('send' in line) {
-      const { originalText, versionText, brief, sentAt } = line.send;
-      await sends.send({ workoutId, athleteId, originalText, made: { brief, versionText } }, new Date(sentAt), transaction);
+      const { originalText, versionText, brief, sentAt, by } = line.send;
+      await sends.send({ workoutId, athleteId, originalText, made: { brief, versionText }, by }, new Date(sentAt), transaction);
     } else {
-      const { at, ...entry } = line.score;
-      await scores.save({ ...entry, coachId, workoutId, athleteId }, new Date(at), transaction);
+      const { at, by: enteredName, ...entry } = line.score;
+      await scores.save({ ...entry, enteredName, coachId, workoutId, athleteId }, new Date(at), transaction);
     }
   };
 }

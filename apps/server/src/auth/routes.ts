@@ -1,11 +1,13 @@
-import { meSchema, newCoachSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
+import { forgottenSchema, meSchema, newCoachSchema, newPasswordSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
+import { addressOf } from '../platform/address';
 import { coachIn, coachOf, coachScope, dropSession, keepSession, sessionOf } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { typed, type TypedApp } from '../platform/typed';
 import type { Coach } from './store';
-import { changePassword, changeSettings, demoSignIn, invite, join, setUp, signIn, tokenHash, type SignedIn, type Visitor } from './use-cases';
+import { tokenHash } from './token';
+import { changePassword, changeSettings, demoSignIn, forgotten, invite, join, resetPassword, setUp, signIn, type SignedIn, type Visitor } from './use-cases';
 
 function isZone(zone: string): boolean {
   try {
@@ -34,6 +36,7 @@ async function show(services: Services, coach: Coach | null): Promise<Me> {
       units: coach.units,
       firstDay: coach.firstDay,
       founder: coach.founder,
+      guestOf: coach.guestOf,
     },
   };
 }
@@ -67,11 +70,34 @@ export function authRoutes(plain: FastifyInstance, services: Services): void {
     { schema: { summary: 'A coach who was invited', params: tokenParams, body: newCoach, response: { 200: meSchema } } },
     async (request, reply) => welcome(await join(services, request.params.token, request.body, visitor(request)), reply),
   );
+  resetRoutes(app, services, welcome);
   app.post('/logout', { schema: { summary: 'Sign out' } }, async (request, reply) => {
     await services.sessions.close(tokenHash(sessionOf(request)));
     dropSession(reply);
     return { done: true };
   });
+}
+
+/** A forgotten password: a link goes out, and what it opens. */
+function resetRoutes(app: TypedApp, services: Services, welcome: (signedIn: SignedIn, reply: FastifyReply) => Promise<Me>): void {
+  app.post(
+    '/forgotten',
+    { schema: { summary: 'Ask for a link to a new password', body: forgottenSchema, response: { 200: z.object({ done: z.boolean() }) } } },
+    async (request) => {
+      await forgotten(services, request.body.email, addressOf(services, request), visitor(request));
+      return { done: true };
+    },
+  );
+  app.get(
+    '/reset/:token',
+    { schema: { summary: 'Whether a link to a new password is open', params: tokenParams, response: { 200: z.object({ open: z.boolean() }) } } },
+    async (request) => ({ open: await services.resets.isOpen(request.params.token, services.now()) }),
+  );
+  app.post(
+    '/reset/:token',
+    { schema: { summary: 'Set the new password', params: tokenParams, body: newPasswordSchema, response: { 200: meSchema } } },
+    async (request, reply) => welcome(await resetPassword(services, request.params.token, request.body.password, visitor(request)), reply),
+  );
 }
 
 /** What a signed-in coach changes about the account. */
@@ -107,31 +133,37 @@ function sessionRoutes(app: TypedApp, { sessions, now }: Services): void {
     { schema: { summary: 'Where one is signed in', response: { 200: z.object({ sessions: z.array(sessionSchema) }) } } },
     async (request) => {
       const here = tokenHash(sessionOf(request));
-      const living = await sessions.list(coachIn(request).id, now());
+      const living = await sessions.list(coachIn(request).personId, now());
       return { sessions: living.map(({ id, device, since }) => ({ id, device, since: since.toISOString(), here: id === here })) };
     },
   );
   app.delete('/me/sessions/:id', { schema: { summary: 'Sign out elsewhere', params: hashParams } }, async (request) => {
-    await sessions.end(coachIn(request).id, request.params.id);
+    await sessions.end(coachIn(request).personId, request.params.id);
     return { done: true };
   });
 }
 
 function invitationRoutes(app: TypedApp, services: Services): void {
   const { invitations, now } = services;
-  const one = z.object({ id: z.string(), expiresAt: z.string() });
+  const one = z.object({ id: z.string(), expiresAt: z.string(), shared: z.boolean() });
   app.get(
     '/invitations',
     { schema: { summary: 'Open invitations of other coaches', response: { 200: z.object({ invitations: z.array(one) }) } } },
     async (request) => ({
-      invitations: (await invitations.list(coachIn(request).id, now())).map(({ id, expiresAt }) => ({ id, expiresAt: expiresAt.toISOString() })),
+      invitations: (await invitations.list(coachIn(request).id, now())).map(({ expiresAt, ...open }) => ({ ...open, expiresAt: expiresAt.toISOString() })),
     }),
   );
   app.post(
     '/invitations',
-    { schema: { summary: 'A link for one more coach (the founder’s)', response: { 200: z.object({ token: z.string(), expiresAt: z.string() }) } } },
+    {
+      schema: {
+        summary: 'A link for one more coach (the founder’s): to this desk, or to a desk of their own',
+        body: z.object({ shared: z.boolean().default(false) }).nullish(),
+        response: { 200: z.object({ token: z.string(), expiresAt: z.string() }) },
+      },
+    },
     async (request) => {
-      const { token, expiresAt } = await invite(services, coachIn(request));
+      const { token, expiresAt } = await invite(services, coachIn(request), request.body?.shared ?? false);
       return { token, expiresAt: expiresAt.toISOString() };
     },
   );

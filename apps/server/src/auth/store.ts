@@ -1,14 +1,20 @@
 /** Coaches and their sessions. */
 import { readRules, type HouseRules, type MassUnit } from '@gambito/core';
-import { Op, type WhereOptions } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
-import type { CoachRow } from '../platform/models';
+import { parsed } from '../platform/parsed';
 
+/** Somebody who is signed in, at the desk they work at: their own, or one that was shared with them. */
 export interface Coach {
+  /** of the desk: what everything on it belongs to */
   readonly id: number;
+  /** of the person: what sessions, passwords and invitations belong to */
+  readonly personId: number;
   readonly email: string;
   readonly name: string;
+  /** whose desk it is; null: their own */
+  readonly guestOf: string | null;
   readonly timeZone: string;
   /** the room's unit, for loads that say none */
   readonly units: MassUnit;
@@ -44,36 +50,65 @@ export interface CoachStore {
   changeRules(id: number, change: Readonly<Record<string, unknown>>): Promise<HouseRules>;
 }
 
-const show = ({ id, email, name, timeZone, units, rules, firstDay, tiers, founder }: CoachRow): Coach => ({
-  id,
-  email,
-  name,
-  timeZone,
+/** A person beside the desk they work at. */
+interface AtDesk {
+  readonly id: number;
+  readonly personId: number;
+  readonly email: string;
+  readonly name: string;
+  readonly owner: string;
+  readonly founder: number | null;
+  readonly timeZone: string;
+  readonly units: string;
+  readonly rules: unknown;
+  readonly firstDay: number | null;
+  readonly tiers: unknown;
+}
+const atDesk = `p.id AS personId, p.email, p.name, p.founder, d.id, d.name AS owner, d.time_zone AS timeZone, d.units, d.rules, d.first_day AS firstDay, d.tiers
+  FROM coaches p JOIN coaches d ON d.id = COALESCE(p.desk_id, p.id)`;
+
+const show = ({ owner, units, rules, firstDay, tiers, founder, ...row }: AtDesk): Coach => ({
+  ...row,
+  guestOf: row.id === row.personId ? null : owner,
   units: units === 'lb' ? 'lb' : 'kg',
-  rules: readRules(rules).rules,
+  rules: readRules(parsed(rules)).rules,
   firstDay: firstDay ?? 1,
-  tiers: tiers ?? [],
+  tiers: parsed<string[] | null>(tiers) ?? [],
   founder: founder === 1,
 });
 
-export function coachStore({ models, read, write, transact }: Database): CoachStore {
-  const one = async (where: WhereOptions<CoachRow>): Promise<Coach | null> => {
-    const row = await read(() => models.coaches.findOne({ where: where as never }));
-    return row && show(row);
+/** One coach, by what of the person or of the session is known. */
+const oneCoach =
+  ({ sequelize, read }: Database) =>
+  async (where: string, replacements: Record<string, unknown>): Promise<Coach | null> => {
+    const [row] = await read(() => sequelize.query<AtDesk>(`SELECT ${atDesk} ${where}`, { replacements, type: QueryTypes.SELECT }));
+    return row ? show(row) : null;
   };
+
+export function coachStore(database: Database): CoachStore {
+  const { models, read, write, transact } = database;
+  const one = oneCoach(database);
+  const byId = (id: number): Promise<Coach | null> => one('WHERE p.id = :id', { id });
+  const made = async (id: number): Promise<Coach> => (await byId(id))!;
   return {
     count: () => read(() => models.coaches.count()),
-    byId: (id) => one({ id }),
-    byEmail: (email) => one({ email }),
+    byId,
+    byEmail: (email) => one('WHERE p.email = :email', { email }),
     passwordHash: async (id) => (await read(() => models.coaches.findByPk(id, { attributes: ['id', 'passwordHash'] })))?.passwordHash ?? null,
-    createFounder: (coach) => transact(async (transaction) => show(await models.coaches.create({ ...coach, rules: {}, founder: 1 }, { transaction }))),
-    createInvited: (coach, tokenHash, now) =>
-      transact(async (transaction) => {
-        // of two who follow one link one is taken
-        const used = await models.invitations.destroy({ where: { tokenHash, expiresAt: { [Op.gt]: now } }, transaction });
-        if (used === 0) throw new Problem('not_found');
-        return show(await models.coaches.create({ ...coach, rules: {}, founder: null }, { transaction }));
-      }),
+    createFounder: async (coach) =>
+      made(await transact(async (transaction) => (await models.coaches.create({ ...coach, rules: {}, founder: 1 }, { transaction })).id)),
+    createInvited: async (coach, tokenHash, now) =>
+      made(
+        await transact(async (transaction) => {
+          const open = { tokenHash, expiresAt: { [Op.gt]: now } };
+          const invitation = await models.invitations.findOne({ where: open, transaction });
+          // of two who follow one link one is taken
+          const used = await models.invitations.destroy({ where: open, transaction });
+          if (!invitation || used === 0) throw new Problem('not_found');
+          const deskId = invitation.shared === 1 ? invitation.coachId : null;
+          return (await models.coaches.create({ ...coach, rules: {}, founder: null, deskId }, { transaction })).id;
+        }),
+      ),
     change: async (id, change) => {
       await write(() => models.coaches.update(change, { where: { id } }));
     },
@@ -107,7 +142,9 @@ export interface SessionStore {
   sweep(now: Date): Promise<void>;
 }
 
-export function sessionStore({ sequelize, models, read, write }: Database): SessionStore {
+export function sessionStore(database: Database): SessionStore {
+  const { models, read, write } = database;
+  const one = oneCoach(database);
   return {
     open: async (tokenHash, coachId, expiresAt, device) => {
       await write(() => models.sessions.upsert({ tokenHash, coachId, expiresAt, device: device.slice(0, 200) }));
@@ -119,16 +156,7 @@ export function sessionStore({ sequelize, models, read, write }: Database): Sess
     end: async (coachId, tokenHash) => {
       if ((await write(() => models.sessions.destroy({ where: { coachId, tokenHash } }))) === 0) throw new Problem('not_found');
     },
-    coachOf: async (tokenHash, now) => {
-      const [row] = await read(() =>
-        sequelize.query('SELECT c.* FROM sessions s JOIN coaches c ON c.id = s.coach_id WHERE s.token_hash = :tokenHash AND s.expires_at > :now', {
-          replacements: { tokenHash, now },
-          model: models.coaches,
-          mapToModel: true,
-        }),
-      );
-      return row ? show(row) : null;
-    },
+    coachOf: (tokenHash, now) => one('JOIN sessions s ON s.coach_id = p.id WHERE s.token_hash = :tokenHash AND s.expires_at > :now', { tokenHash, now }),
     close: async (tokenHash) => {
       await write(() => models.sessions.destroy({ where: { tokenHash } }));
     },
@@ -138,6 +166,7 @@ export function sessionStore({ sequelize, models, read, write }: Database): Sess
     sweep: async (now) => {
       await models.sessions.destroy({ where: { expiresAt: { [Op.lt]: now } } });
       await models.invitations.destroy({ where: { expiresAt: { [Op.lt]: now } } });
+      await models.resets.destroy({ where: { expiresAt: { [Op.lt]: now } } });
     },
   };
 }
@@ -145,9 +174,11 @@ export function sessionStore({ sequelize, models, read, write }: Database): Sess
 export interface Invitation {
   readonly id: string;
   readonly expiresAt: Date;
+  /** to this desk, not to one of their own */
+  readonly shared: boolean;
 }
 export interface InvitationStore {
-  make(coachId: number, tokenHash: string, expiresAt: Date): Promise<void>;
+  make(coachId: number, tokenHash: string, expiresAt: Date, shared: boolean): Promise<void>;
   isOpen(tokenHash: string, now: Date): Promise<boolean>;
   list(coachId: number, now: Date): Promise<Invitation[]>;
   /** @throws {Problem} not_found */
@@ -155,13 +186,13 @@ export interface InvitationStore {
 }
 
 export const invitationStore = ({ models, read, write }: Database): InvitationStore => ({
-  make: async (coachId, tokenHash, expiresAt) => {
-    await write(() => models.invitations.upsert({ tokenHash, coachId, expiresAt }));
+  make: async (coachId, tokenHash, expiresAt, shared) => {
+    await write(() => models.invitations.upsert({ tokenHash, coachId, expiresAt, shared: shared ? 1 : 0 }));
   },
   isOpen: async (tokenHash, now) => (await read(() => models.invitations.count({ where: { tokenHash, expiresAt: { [Op.gt]: now } } }))) > 0,
   list: async (coachId, now) => {
     const rows = await read(() => models.invitations.findAll({ where: { coachId, expiresAt: { [Op.gt]: now } }, order: ['expiresAt'] }));
-    return rows.map(({ tokenHash, expiresAt }) => ({ id: tokenHash, expiresAt }));
+    return rows.map(({ tokenHash, expiresAt, shared }) => ({ id: tokenHash, expiresAt, shared: shared === 1 }));
   },
   withdraw: async (coachId, tokenHash) => {
     if ((await write(() => models.invitations.destroy({ where: { coachId, tokenHash } }))) === 0) throw new Problem('not_found');

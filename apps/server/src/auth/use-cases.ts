@@ -1,12 +1,13 @@
 /** Signing in and out, setting up, and changing what is one's own. */
 import { hash, verify } from '@node-rs/argon2';
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { demoEmail } from '../demo/demo-coach';
 import { Problem } from '../platform/errors';
 import { isDuplicate } from '../platform/trouble';
 import type { Services } from '../platform/services';
 import type { Limit } from '../platform/limits';
 import type { Coach, NewCoach } from './store';
+import { tokenHash } from './token';
 
 /** ms */
 export const sessionLength = 14 * 24 * 3600 * 1000;
@@ -15,9 +16,6 @@ const signInByAddress: Limit = { name: 'sign-in address', most: 60, seconds: 300
 const setUpByAddress: Limit = { name: 'set-up', most: 10, seconds: 60 };
 /** verified against when the e-mail is unknown, so that the answer takes as long */
 const nobody = '$argon2id$v=19$m=19456,t=2,p=1$bm9ib2R5LW5vYm9keQ$0000000000000000000000000000000000000000000';
-
-/** Only the hash of a session's token is kept. */
-export const tokenHash = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 export interface SignedIn {
   readonly coach: Coach;
@@ -33,7 +31,7 @@ export interface Visitor {
 
 async function openSession({ sessions, now }: Services, coach: Coach, device: string): Promise<SignedIn> {
   const token = randomBytes(32).toString('base64url');
-  await sessions.open(tokenHash(token), coach.id, new Date(now().getTime() + sessionLength), device);
+  await sessions.open(tokenHash(token), coach.personId, new Date(now().getTime() + sessionLength), device);
   return { coach, token };
 }
 
@@ -43,7 +41,7 @@ export async function signIn(services: Services, email: string, password: string
   await services.limiter.spend(signInByAddress, address, services.now());
   await services.limiter.spend(signInByAccount, account, services.now());
   const coach = await services.coaches.byEmail(account);
-  const kept = coach && (await services.coaches.passwordHash(coach.id));
+  const kept = coach && (await services.coaches.passwordHash(coach.personId));
   const fine = await verify(kept ?? nobody, password).catch(() => false);
   if (!coach || !fine) throw new Problem('wrong_password');
   return openSession(services, coach, device);
@@ -83,22 +81,22 @@ export async function changeSettings(services: Services, coach: Coach, change: P
 /** Every other session ends. @throws {Problem} wrong_password */
 export async function changePassword(services: Services, coach: Coach, before: string, after: string, session: string): Promise<void> {
   await services.limiter.spend(signInByAccount, coach.email, services.now());
-  const kept = await services.coaches.passwordHash(coach.id);
+  const kept = await services.coaches.passwordHash(coach.personId);
   if (!kept || !(await verify(kept, before).catch(() => false))) throw new Problem('wrong_password');
-  await services.coaches.change(coach.id, { passwordHash: await hash(after) });
-  await services.sessions.closeAll(coach.id, tokenHash(session));
+  await services.coaches.change(coach.personId, { passwordHash: await hash(after) });
+  await services.sessions.closeAll(coach.personId, tokenHash(session));
 }
 
 /** ms */
 const invitationLength = 7 * 24 * 3600 * 1000;
 const joinByAddress: Limit = { name: 'join', most: 20, seconds: 300 };
 
-/** A link for one more coach, with a desk of their own. @returns its token, told once @throws {Problem} not_founder */
-export async function invite(services: Services, coach: Coach): Promise<{ token: string; expiresAt: Date }> {
+/** A link for one more coach. @param shared to this desk; else to a desk of their own @returns its token, told once @throws {Problem} not_founder */
+export async function invite(services: Services, coach: Coach, shared: boolean): Promise<{ token: string; expiresAt: Date }> {
   if (!coach.founder) throw new Problem('not_founder');
   const token = randomBytes(24).toString('base64url');
   const expiresAt = new Date(services.now().getTime() + invitationLength);
-  await services.invitations.make(coach.id, tokenHash(token), expiresAt);
+  await services.invitations.make(coach.id, tokenHash(token), expiresAt, shared);
   return { token, expiresAt };
 }
 
@@ -118,4 +116,32 @@ export async function join(
       throw error;
     });
   return openSession(services, made, device);
+}
+
+const forgottenByAddress: Limit = { name: 'forgotten address', most: 10, seconds: 600 };
+const forgottenByAccount: Limit = { name: 'forgotten account', most: 3, seconds: 600 };
+
+/**
+ * A link to a new password goes out to whoever signs in with this e-mail. Nothing tells whether anybody does.
+ * @param address where people reach the instance, without a path
+ */
+export async function forgotten(services: Services, email: string, address: string, { address: from }: Visitor): Promise<void> {
+  const account = email.trim().toLowerCase();
+  await services.limiter.spend(forgottenByAddress, from, services.now());
+  await services.limiter.spend(forgottenByAccount, account, services.now());
+  const coach = await services.coaches.byEmail(account);
+  if (!coach) return;
+  const token = await services.resets.make(coach.personId, services.now());
+  await services.outbox.send({
+    recipient: coach.email,
+    subject: 'A new password for Gambito',
+    body: `${coach.name}, somebody asked for a new password. Set it here within an hour: ${address}/reset/${token}\nIf it was not you, leave this alone: nothing changes.`,
+  });
+}
+
+/** @throws {Problem} not_found where the link was used or ran out */
+export async function resetPassword(services: Services, token: string, password: string, { address, device }: Visitor): Promise<SignedIn> {
+  await services.limiter.spend(joinByAddress, address, services.now());
+  const personId = await services.resets.use(token, password, services.now());
+  return openSession(services, (await services.coaches.byId(personId))!, device);
 }

@@ -11,7 +11,7 @@ import { createGunzip, createGzip } from 'node:zlib';
 import mariadb, { type Connection } from 'mariadb';
 import type { Config } from '../platform/config';
 
-/** What is kept, in the order that rows need each other. Sessions, tallies and leases are of the moment. */
+/** What is kept, in the order that rows need each other. Sessions, links to new passwords, messages, tallies and leases are of the moment. */
 const tables = ['coaches', 'athletes', 'workouts', 'workout_revisions', 'locks', 'sends', 'scores', 'readings', 'jobs', 'job_items'] as const;
 const format = 1;
 
@@ -59,7 +59,7 @@ async function columnsOf(connection: Connection, table: string): Promise<string[
 const migrationsOf = async (connection: Connection): Promise<string[]> =>
   (await connection.query<{ name: string }[]>('SELECT name FROM migrations ORDER BY name')).map(({ name }) => name);
 
-async function* lines(connection: Connection, at: Date): AsyncGenerator<string> {
+async function* lines(connection: Connection, at: Date, counted: (rows: number) => void): AsyncGenerator<string> {
   const line = (value: object): string => `${JSON.stringify(value)}\n`;
   yield line({ gambito: 'backup', format, at: at.toISOString(), migrations: await migrationsOf(connection) } satisfies Head);
   let rows = 0;
@@ -71,17 +71,21 @@ async function* lines(connection: Connection, at: Date): AsyncGenerator<string> 
       yield line(row as object);
     }
   }
+  counted(rows);
   yield line({ end: true, rows } satisfies EndLine);
 }
 
-/** Written beside and put in place when it is whole. @returns bytes of lines are not told; the file is */
-export async function writeBackup(config: Config['database'], file: string, at: Date): Promise<void> {
+/** Written beside and put in place when it is whole. @returns how many rows */
+export async function writeBackup(config: Config['database'], file: string, at: Date): Promise<number> {
   const connection = await open(config);
+  let rows = 0;
+  const counted = (count: number): void => void (rows = count);
   try {
     await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
     await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT');
-    await pipeline(Readable.from(lines(connection, at)), createGzip(), createWriteStream(`${file}.part`, { mode: 0o600 }));
+    await pipeline(Readable.from(lines(connection, at, counted)), createGzip(), createWriteStream(`${file}.part`, { mode: 0o600 }));
     await rename(`${file}.part`, file);
+    return rows;
   } finally {
     await connection.end();
   }

@@ -12,7 +12,7 @@ async function doItem(services: Services, item: JobItem): Promise<void> {
   if (!coach) return services.jobs.fail(item, 'the coach is gone');
   const locks = (await services.workouts.locks(task.workoutId)).find((each) => each.athleteId === athleteId)?.locks ?? [];
   const made = await makeVersion(services, coach, { ...task, athleteId, locks }, 'soon');
-  const send = { workoutId: task.workoutId, athleteId, originalText: task.text, made };
+  const send = { workoutId: task.workoutId, athleteId, originalText: task.text, made, by: task.by ?? '' };
   await services.jobs.finish(item, thisServer, (transaction) => services.sends.send(send, services.now(), transaction));
 }
 

@@ -20,6 +20,8 @@ export interface JobItem {
 export interface SendTask {
   readonly workoutId: number;
   readonly text: string;
+  /** who sends; absent in jobs begun before this was noted */
+  readonly by?: string;
 }
 export interface JobStore {
   start(coachId: number, task: SendTask, athleteIds: readonly number[]): Promise<number>;

@@ -16,7 +16,7 @@ export async function findJob(services: Services, coach: Coach, id: number): Pro
 
 export async function startSending(services: Services, coach: Coach, workoutId: number, athleteIds: readonly number[]): Promise<SendJob> {
   const { text } = await services.workouts.find(coach.id, workoutId);
-  const id = await services.jobs.start(coach.id, { workoutId, text }, athleteIds);
+  const id = await services.jobs.start(coach.id, { workoutId, text, by: coach.name }, athleteIds);
   services.wake();
   return findJob(services, coach, id);
 }

@@ -9,6 +9,7 @@ import * as scoresByAthlete from './0003-scores-by-athlete';
 import * as longerScores from './0004-longer-scores';
 import * as readingsAndLeases from './0005-readings-and-leases';
 import * as theDesk from './0006-the-desk';
+import * as trust from './0007-trust';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -17,6 +18,7 @@ const migrations = [
   { name: '0004-longer-scores', ...longerScores },
   { name: '0005-readings-and-leases', ...readingsAndLeases },
   { name: '0006-the-desk', ...theDesk },
+  { name: '0007-trust', ...trust },
 ];
 
 /** What migrating itself needs first. */

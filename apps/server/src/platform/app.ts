@@ -13,6 +13,7 @@ import { athleteRoutes } from '../athletes/routes';
 import { accountRoutes, authRoutes } from '../auth/routes';
 import { boardRoutes } from '../boards/routes';
 import { catalogueRoutes } from '../catalogue/routes';
+import { instanceRoutes } from '../instance/routes';
 import { ruleRoutes } from '../rules/routes';
 import { scoreRoutes } from '../scores/routes';
 import { athletePageRoutes } from '../sends/athlete-page-routes';
@@ -40,6 +41,7 @@ const features = [
   scoreRoutes,
   boardRoutes,
   archiveRoutes,
+  instanceRoutes,
 ];
 
 /** No cookie, and no address: a link's token is in it. */

@@ -1,8 +1,11 @@
 /** Puts together what the use cases are given. */
 import { archiveStore } from '../archive/store';
 import { athleteStore } from '../athletes/store';
+import { resetStore } from '../auth/resets';
 import { coachStore, invitationStore, sessionStore } from '../auth/store';
+import { backupLog } from '../backup/log';
 import { jobStore } from '../jobs/store';
+import { outboxOn } from '../outbox/store';
 import { readingStore } from '../readings/store';
 import { scoreStore } from '../scores/store';
 import { sendStore } from '../sends/store';
@@ -16,7 +19,7 @@ import type { Services } from './services';
 
 export function buildServices(
   database: Database,
-  { demo, https, address, threads, boardWait }: Pick<Config, 'demo' | 'https' | 'address' | 'threads' | 'boardWait'>,
+  { demo, https, address, threads, boardWait, backupAt }: Pick<Config, 'demo' | 'https' | 'address' | 'threads' | 'boardWait' | 'backupAt'>,
   now: () => Date,
   wake: () => void,
 ): Services {
@@ -26,6 +29,7 @@ export function buildServices(
     https,
     address,
     boardWait,
+    backupAt,
     now,
     wake,
     pool: openPool(threads),
@@ -33,6 +37,9 @@ export function buildServices(
     coaches: coachStore(database),
     sessions: sessionStore(database),
     invitations: invitationStore(database),
+    resets: resetStore(database),
+    outbox: outboxOn(database),
+    backups: backupLog(database),
     athletes: athleteStore(database),
     workouts: workoutStore(database),
     revisions: revisionStore(database),

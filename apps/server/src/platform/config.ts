@@ -21,6 +21,7 @@ const schema = z.object({
   GAMBITO_ADDRESS: z.string().optional(),
   GAMBITO_WATCH: flag,
   GAMBITO_THREADS: z.coerce.number().int().min(1).max(64).default(2),
+  GAMBITO_BACKUP_AT: z.string().max(60).optional(),
   GAMBITO_BOARD_WAIT: z.coerce.number().int().min(0).max(60_000).default(1_500),
 });
 
@@ -54,6 +55,8 @@ export interface Config {
   readonly threads: number;
   /** ms that a board waits for scores nobody has read yet; they come with the next look */
   readonly boardWait: number;
+  /** time of day at which the starter takes a backup; null: it takes none */
+  readonly backupAt: string | null;
 }
 
 const shape = /^mariadb:\/\/([\w.-]+)@([\w.:,-]+)\/(\w+)$/;
@@ -87,5 +90,6 @@ export function readConfig(environment: Record<string, string | undefined>): Con
     watch: read.GAMBITO_WATCH,
     threads: read.GAMBITO_THREADS,
     boardWait: read.GAMBITO_BOARD_WAIT,
+    backupAt: read.GAMBITO_BACKUP_AT ?? null,
   };
 }

@@ -19,6 +19,8 @@ export interface CoachRow extends Row<CoachRow> {
   firstDay: CreationOptional<number>;
   /** named by the coach; none: the usual ones */
   tiers: CreationOptional<string[]>;
+  /** whose desk this coach works at; null: their own */
+  deskId: CreationOptional<number | null>;
 }
 export interface SessionRow extends Row<SessionRow> {
   tokenHash: string;
@@ -33,6 +35,33 @@ export interface InvitationRow extends Row<InvitationRow> {
   /** who invites */
   coachId: number;
   expiresAt: Date;
+  /** 1: to the desk of who invites; 0: to a desk of one's own */
+  shared: CreationOptional<number>;
+}
+/** A link to a new password; only the hash of its token is kept. */
+export interface ResetRow extends Row<ResetRow> {
+  tokenHash: string;
+  coachId: number;
+  expiresAt: Date;
+}
+/** What went out, as the stand-in for a messenger keeps it. */
+export interface MessageRow extends Row<MessageRow> {
+  id: CreationOptional<number>;
+  /** whose outbox it is in */
+  coachId: number;
+  recipient: string;
+  subject: string;
+  body: string;
+  createdAt: CreationOptional<Date>;
+}
+export interface BackupRow extends Row<BackupRow> {
+  id: CreationOptional<number>;
+  file: string;
+  bytes: number;
+  rowCount: number;
+  /** what went wrong; null where the file is whole */
+  failure: string | null;
+  createdAt: CreationOptional<Date>;
 }
 export interface AthleteRow extends Row<AthleteRow> {
   id: CreationOptional<number>;
@@ -53,6 +82,8 @@ export interface WorkoutRow extends Row<WorkoutRow> {
   /** what the library finds it by; null before it was read */
   facts: CreationOptional<WorkoutFacts | null>;
   revision: number;
+  /** who changed it last; blank where nobody was noted */
+  changedBy: CreationOptional<string>;
   deletedAt: Date | null;
   updatedAt: CreationOptional<Date>;
 }
@@ -61,12 +92,14 @@ export interface RevisionRow extends Row<RevisionRow> {
   revision: number;
   text: string;
   savedAt: Date;
+  savedBy: CreationOptional<string>;
 }
 export interface LockRow extends Row<LockRow> {
   id: CreationOptional<number>;
   workoutId: number;
   athleteId: number;
   locks: unknown;
+  changedBy: CreationOptional<string>;
 }
 export interface SendRow extends Row<SendRow> {
   id: CreationOptional<number>;
@@ -79,6 +112,7 @@ export interface SendRow extends Row<SendRow> {
   /** a part: what the version expects */
   expected: unknown;
   sentAt: Date;
+  sentBy: CreationOptional<string>;
   expiresAt: Date;
   revokedAt: Date | null;
   openedAt: CreationOptional<Date | null>;
@@ -95,6 +129,8 @@ export interface ScoreRow extends Row<ScoreRow> {
   versionText: string;
   originalText: string;
   enteredBy: string;
+  /** of the coach who entered it */
+  enteredName: CreationOptional<string>;
   deletedAt: Date | null;
   createdAt: CreationOptional<Date>;
 }
@@ -149,6 +185,9 @@ export interface Models {
   readonly coaches: ModelStatic<CoachRow>;
   readonly sessions: ModelStatic<SessionRow>;
   readonly invitations: ModelStatic<InvitationRow>;
+  readonly resets: ModelStatic<ResetRow>;
+  readonly messages: ModelStatic<MessageRow>;
+  readonly backups: ModelStatic<BackupRow>;
   readonly athletes: ModelStatic<AthleteRow>;
   readonly workouts: ModelStatic<WorkoutRow>;
   readonly revisions: ModelStatic<RevisionRow>;
@@ -170,6 +209,8 @@ const hashed = () => ({ type: DataTypes.CHAR(64), primaryKey: true });
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
 const string = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
 const named = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false, primaryKey: true });
+/** who did it; blank where nobody was noted */
+const byName = () => ({ ...string(120), defaultValue: '' });
 const json = () => ({ type: DataTypes.JSON, allowNull: false });
 const maybeJson = () => ({ type: DataTypes.JSON, allowNull: true });
 const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
@@ -188,6 +229,7 @@ const columns = {
     founder: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
     tiers: { ...json(), defaultValue: [] },
     firstDay: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
+    deskId: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
   },
   sessions: {
     tokenHash: hashed(),
@@ -196,7 +238,17 @@ const columns = {
     device: { ...string(200), defaultValue: '' },
     createdAt: moment(),
   },
-  invitations: { tokenHash: hashed(), coachId: number(), expiresAt: moment() },
+  invitations: { tokenHash: hashed(), coachId: number(), expiresAt: moment(), shared: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 0 } },
+  resets: { tokenHash: hashed(), coachId: number(), expiresAt: moment() },
+  messages: { id: id(), coachId: number(), recipient: string(190), subject: string(200), body: text(), createdAt: moment() },
+  backups: {
+    id: id(),
+    file: string(300),
+    bytes: { type: DataTypes.BIGINT.UNSIGNED, allowNull: false },
+    rowCount: number(),
+    failure: { type: DataTypes.STRING(500), allowNull: true },
+    createdAt: moment(),
+  },
   athletes: {
     id: id(),
     coachId: number(),
@@ -215,11 +267,12 @@ const columns = {
     audience: { ...json(), defaultValue: everybody },
     facts: maybeJson(),
     revision: number(),
+    changedBy: byName(),
     deletedAt: maybe(),
     updatedAt: moment(),
   },
-  revisions: { workoutId: key(), revision: key(), text: text(), savedAt: moment() },
-  locks: { id: id(), workoutId: number(), athleteId: number(), locks: json() },
+  revisions: { workoutId: key(), revision: key(), text: text(), savedAt: moment(), savedBy: byName() },
+  locks: { id: id(), workoutId: number(), athleteId: number(), locks: json(), changedBy: byName() },
   sends: {
     id: id(),
     workoutId: number(),
@@ -230,6 +283,7 @@ const columns = {
     brief: json(),
     expected: json(),
     sentAt: moment(),
+    sentBy: byName(),
     expiresAt: moment(),
     revokedAt: maybe(),
     openedAt: maybe(),
@@ -245,6 +299,7 @@ const columns = {
     versionText: text(),
     originalText: text(),
     enteredBy: string(10),
+    enteredName: byName(),
     deletedAt: maybe(),
     createdAt: moment(),
   },
@@ -285,6 +340,9 @@ export function defineModels(sequelize: Sequelize): Models {
     coaches: sequelize.define<CoachRow>('coaches', ownOf(columns.coaches)),
     sessions: sequelize.define<SessionRow>('sessions', ownOf(columns.sessions)),
     invitations: sequelize.define<InvitationRow>('invitations', ownOf(columns.invitations)),
+    resets: sequelize.define<ResetRow>('resets', ownOf(columns.resets)),
+    messages: sequelize.define<MessageRow>('messages', ownOf(columns.messages)),
+    backups: sequelize.define<BackupRow>('backups', ownOf(columns.backups)),
     athletes: sequelize.define<AthleteRow>('athletes', ownOf(columns.athletes)),
     workouts: sequelize.define<WorkoutRow>('workouts', ownOf(columns.workouts)),
     revisions: sequelize.define<RevisionRow>('workout_revisions', ownOf(columns.revisions)),

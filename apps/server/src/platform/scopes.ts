@@ -1,6 +1,7 @@
 /** Who may be here: the coach's scope asks for a session, the link's scope for a living link. A route inside either cannot forget it. */
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
-import { sessionLength, tokenHash } from '../auth/use-cases';
+import { tokenHash } from '../auth/token';
+import { sessionLength } from '../auth/use-cases';
 import type { Coach } from '../auth/store';
 import type { OpenLink } from '../sends/store';
 import { openLink } from '../sends/use-cases';

@@ -1,8 +1,11 @@
 /** What every use case is given: the stores, the workers, the clock, and how the instance is reached. */
 import type { ArchiveStore } from '../archive/store';
 import type { AthleteStore } from '../athletes/store';
+import type { ResetStore } from '../auth/resets';
 import type { CoachStore, InvitationStore, SessionStore } from '../auth/store';
+import type { BackupLog } from '../backup/log';
 import type { JobStore } from '../jobs/store';
+import type { Outbox } from '../outbox/store';
 import type { ReadingStore } from '../readings/store';
 import type { ScoreStore } from '../scores/store';
 import type { SendStore } from '../sends/store';
@@ -18,6 +21,8 @@ export interface Services {
   readonly https: boolean;
   /** where people reach it; null: as the request came */
   readonly address: string | null;
+  /** time of day at which the starter takes a backup; null: it takes none */
+  readonly backupAt: string | null;
   /** ms that a board waits for scores nobody has read yet */
   readonly boardWait: number;
   readonly pool: Pool;
@@ -25,6 +30,9 @@ export interface Services {
   readonly coaches: CoachStore;
   readonly sessions: SessionStore;
   readonly invitations: InvitationStore;
+  readonly resets: ResetStore;
+  readonly outbox: Outbox;
+  readonly backups: BackupLog;
   readonly athletes: AthleteStore;
   readonly workouts: WorkoutStore;
   readonly revisions: RevisionStore;

@@ -30,6 +30,8 @@ export interface BoardScore {
   readonly category: 'men' | 'women';
   readonly score: string;
   readonly note: string;
+  /** the coach who entered it */
+  readonly by: string;
   readonly versionText: string;
   /** null: not read yet */
   readonly read: readonly (ReadResult | null)[] | null;
@@ -65,7 +67,7 @@ const unreadQuery = `SELECT r.score_id AS scoreId, r.coach_id AS coachId, r.athl
   WHERE r.score_id = :scoreId AND (r.read_revision IS NULL OR r.read_revision <> r.revision)`;
 const earlierQuery = `SELECT version_text AS workout, score FROM scores
   WHERE athlete_id = :athleteId AND id < :scoreId AND workout_id <> :workoutId AND deleted_at IS NULL ORDER BY created_at DESC, id DESC LIMIT ${mostResults}`;
-const boardQuery = `SELECT s.id AS scoreId, s.athlete_id AS athleteId, a.name, JSON_VALUE(a.file, '$.category') AS category, s.score, s.note, s.version_text AS versionText,
+const boardQuery = `SELECT s.id AS scoreId, s.athlete_id AS athleteId, a.name, JSON_VALUE(a.file, '$.category') AS category, s.score, s.note, s.entered_name AS \`by\`, s.version_text AS versionText,
     IF(r.read_revision = r.revision, r.reading, NULL) AS reading
   FROM scores s JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL LEFT JOIN readings r ON r.score_id = s.id
   WHERE s.workout_id = :workoutId AND s.deleted_at IS NULL ORDER BY s.id`;

@@ -15,6 +15,8 @@ export interface NewScore {
   readonly versionText: string;
   readonly originalText: string;
   readonly enteredBy: 'coach' | 'athlete';
+  /** of the coach who enters it */
+  readonly enteredName?: string;
 }
 export interface ScoreStore {
   latest(workoutId: number, athleteId: number): Promise<{ score: string; note: string } | null>;

@@ -24,7 +24,17 @@ export async function logByCoach(services: Services, coach: Coach, workoutId: nu
   const category = (await services.athletes.find(coach.id, athleteId)).file['category'] === 'women' ? 'women' : 'men';
   const versionText = await versionOf(services, coach, workoutId, text, athleteId);
   const score = await services.pool.run(coach.id, 'score', { typed: typed.score, versionText, category, units: coach.units });
-  const entry = { coachId: coach.id, workoutId, athleteId, score, note: typed.note, versionText, originalText: text, enteredBy: 'coach' as const };
+  const entry = {
+    coachId: coach.id,
+    workoutId,
+    athleteId,
+    score,
+    note: typed.note,
+    versionText,
+    originalText: text,
+    enteredBy: 'coach' as const,
+    enteredName: coach.name,
+  };
   const id = await services.scores.save(entry, services.now());
   await readScore(services, id);
   return id;

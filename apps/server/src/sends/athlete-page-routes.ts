@@ -1,7 +1,8 @@
 /** What an athlete's link opens. No sign-in: the link is the key, to one version and its score. */
 import { athletePageSchema, feltSchema, todayAskedSchema } from '@gambito/contract';
-import type { FastifyInstance, FastifyRequest } from 'fastify';
+import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
+import { addressOf } from '../platform/address';
 import type { Limit } from '../platform/limits';
 import { coachOf, linkIn, linkScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
@@ -18,7 +19,6 @@ const asksByLink: Limit = { name: 'asked today', most: 30, seconds: 60 };
 export function athletePageRoutes(plain: FastifyInstance, services: Services): void {
   linkScope(plain, services);
   const app = typed(plain);
-  const addressOf = (request: FastifyRequest): string => services.address ?? `${request.protocol}://${request.host}`;
   app.get('/a/:token', { schema: { summary: 'An athlete’s page', params: tokenParams, response: { 200: athletePageSchema } } }, async (request, reply) => {
     void reply.header('referrer-policy', 'no-referrer');
     // a coach who looks at the page has not opened it for the athlete
@@ -29,7 +29,7 @@ export function athletePageRoutes(plain: FastifyInstance, services: Services): v
     reply
       .type('text/calendar; charset=utf-8')
       .header('content-disposition', 'attachment; filename="workout.ics"')
-      .send(await calendarOf(services, linkIn(request), request.params.token, addressOf(request))),
+      .send(await calendarOf(services, linkIn(request), request.params.token, addressOf(services, request))),
   );
   app.post('/a/:token/today', { schema: { summary: 'A version for what is there today', params: tokenParams, body: todayAskedSchema } }, async (request) => {
     await services.limiter.spend(asksByLink, request.params.token, services.now());

@@ -44,6 +44,8 @@ export interface NewSend {
   readonly athleteId: number;
   readonly originalText: string;
   readonly made: MadeBrief;
+  /** who sends it; left out where nobody is noted */
+  readonly by?: string;
 }
 export interface SendStore {
   /** @param text of the workout as it stands */
@@ -73,13 +75,14 @@ const lifetime = 120 * 24 * 3600 * 1000;
 const newToken = (): string => randomBytes(24).toString('base64url');
 
 const show = (
-  row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'openedAt' | 'originalText' | 'today' | 'felt'>,
+  row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'openedAt' | 'originalText' | 'today' | 'felt' | 'sentBy'>,
   text: string,
 ): StoredSend => ({
   id: row.id,
   athleteId: row.athleteId,
   token: row.token,
   sentAt: row.sentAt.toISOString(),
+  sentBy: row.sentBy,
   revoked: row.revokedAt !== null,
   opened: row.openedAt !== null && row.openedAt >= row.sentAt,
   changed: row.originalText !== text,
@@ -114,7 +117,7 @@ type Reads = Pick<SendStore, 'list' | 'versionFor' | 'expected' | 'open'>;
 function sendReads({ sequelize, models, read }: Database): Reads {
   return {
     list: async (workoutId, text) => {
-      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText', 'today', 'felt'] as const;
+      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText', 'today', 'felt', 'sentBy'] as const;
       const rows = await read(() => models.sends.findAll({ where: { workoutId }, attributes: [...attributes], order: ['id'] }));
       return rows.map((row) => show(row, text));
     },
@@ -152,13 +155,14 @@ function sendReads({ sequelize, models, read }: Database): Reads {
 
 function sendWrites({ sequelize, models, read, write, transact }: Database): Omit<SendStore, keyof Reads> {
   /** In one transaction, so that two who send at once leave one row. */
-  const put = async ({ workoutId, athleteId, originalText, made }: NewSend, now: Date, transaction: Transaction): Promise<void> => {
+  const put = async ({ workoutId, athleteId, originalText, made, by = '' }: NewSend, now: Date, transaction: Transaction): Promise<void> => {
     const fresh = {
       originalText,
       versionText: made.versionText,
       brief: made.brief,
       expected: expectedOf(made),
       sentAt: now,
+      sentBy: by,
       expiresAt: new Date(now.getTime() + lifetime),
       revokedAt: null,
       // what was asked for was of another version

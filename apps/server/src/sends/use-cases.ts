@@ -43,7 +43,7 @@ export async function sendNow(services: Services, coach: Coach, workoutId: numbe
   const locked = new Map((await services.workouts.locks(workoutId)).map(({ athleteId, locks }) => [athleteId, locks]));
   for (const athleteId of new Set(athleteIds)) {
     const made = await makeVersion(services, coach, { workoutId, text, athleteId, locks: locked.get(athleteId) ?? [] });
-    await services.sends.send({ workoutId, athleteId, originalText: text, made }, services.now());
+    await services.sends.send({ workoutId, athleteId, originalText: text, made, by: coach.name }, services.now());
   }
   return services.sends.list(workoutId, text);
 }

@@ -10,33 +10,37 @@ const spell = 10 * 60 * 1000;
 /** revisions of a workout that are kept */
 const mostKept = 50;
 
-interface Saving {
-  readonly coachId: number;
+/** A text and whose it is. */
+interface Standing {
+  readonly text: string;
+  readonly by: string;
+}
+interface Replaced {
   readonly id: number;
   /** that was replaced */
   readonly revision: number;
-  readonly before: string;
+  readonly before: Standing;
   /** that replaced it */
   readonly text: string;
   readonly now: Date;
 }
 
-/** The text that a revision has; null where another stands there by now. */
-export async function textOfRevision(
+/** What stands there under a revision; null where another does by now. */
+export async function standingAt(
   { models }: Database,
-  { coachId, id, revision }: Pick<Saving, 'coachId' | 'id' | 'revision'>,
+  { coachId, id, revision }: { readonly coachId: number; readonly id: number; readonly revision: number },
   transaction: Transaction,
-): Promise<string | null> {
-  const standing = await models.workouts.findOne({ where: { id, coachId, revision, deletedAt: null }, attributes: ['id', 'text'], transaction });
-  return standing?.text ?? null;
+): Promise<Standing | null> {
+  const row = await models.workouts.findOne({ where: { id, coachId, revision, deletedAt: null }, attributes: ['id', 'text', 'changedBy'], transaction });
+  return row && { text: row.text, by: row.changedBy };
 }
 
 /** Keeps a text that another has taken the place of, unless one of the same spell is kept already. Only who took its place does this: of several who save at once, one. */
-export async function keepRevision({ models }: Database, { id, revision, before, text, now }: Saving, transaction: Transaction): Promise<void> {
-  if (before === text || before.trim() === '') return;
+export async function keepRevision({ models }: Database, { id, revision, before, text, now }: Replaced, transaction: Transaction): Promise<void> {
+  if (before.text === text || before.text.trim() === '') return;
   const kept = await models.revisions.findAll({ where: { workoutId: id }, attributes: ['revision', 'savedAt'], order: [['revision', 'DESC']], transaction });
   if (kept[0] && now.getTime() - kept[0].savedAt.getTime() < spell) return;
-  await models.revisions.create({ workoutId: id, revision, text: before, savedAt: now }, { transaction });
+  await models.revisions.create({ workoutId: id, revision, text: before.text, savedAt: now, savedBy: before.by }, { transaction });
   const gone = kept.slice(mostKept - 1).map((old) => old.revision);
   if (gone.length > 0) await models.revisions.destroy({ where: { workoutId: id, revision: gone }, transaction });
 }
@@ -51,7 +55,12 @@ export interface RevisionStore {
 export const revisionStore = ({ models, read }: Database): RevisionStore => ({
   list: async (workoutId) => {
     const rows = await read(() => models.revisions.findAll({ where: { workoutId }, order: [['revision', 'DESC']] }));
-    return rows.map(({ revision, savedAt, text }) => ({ revision, savedAt: savedAt.toISOString(), preview: previewOf(text.slice(0, 300)) }));
+    return rows.map(({ revision, savedAt, savedBy, text }) => ({
+      revision,
+      savedAt: savedAt.toISOString(),
+      by: savedBy,
+      preview: previewOf(text.slice(0, 300)),
+    }));
   },
   text: async (workoutId, revision) => {
     const row = await read(() => models.revisions.findOne({ where: { workoutId, revision } }));

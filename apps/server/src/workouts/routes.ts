@@ -169,7 +169,7 @@ function lockRoutes(app: TypedApp, services: Services): void {
     { schema: { summary: 'The coach’s locks on versions', params: idParams, response: { 200: z.object({ locks: z.array(storedLocksSchema) }) } } },
     async (request) => {
       const { id } = await workouts.find(coachIn(request).id, request.params.id);
-      return { locks: (await workouts.locks(id)).map(({ athleteId, locks }) => ({ athleteId, locks: [...locks] })) };
+      return { locks: (await workouts.locks(id)).map(({ athleteId, locks, by }) => ({ athleteId, locks: [...locks], by })) };
     },
   );
   app.put(

@@ -6,11 +6,13 @@ import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import type { WorkoutRow } from '../platform/models';
 import { libraryStore, type LibraryStore } from './library-store';
-import { keepRevision, textOfRevision } from './revisions';
+import { keepRevision, standingAt } from './revisions';
 
 export interface LocksOfAthlete {
   readonly athleteId: number;
   readonly locks: readonly Lock[];
+  /** who decided last */
+  readonly by: string;
 }
 export interface WorkoutChange {
   readonly text?: string;
@@ -24,22 +26,28 @@ export interface NewWorkout extends WorkoutChange {
   readonly text: string;
   readonly day: string | null;
 }
+/** What a change began from, when it was made and by whom. */
+export interface Saving {
+  readonly revision: number;
+  readonly now: Date;
+  readonly by: string;
+}
 export interface WorkoutStore extends LibraryStore {
   /** @throws {Problem} not_found */
   find(coachId: number, id: number): Promise<StoredWorkout>;
   /** In the order asked for. @throws {Problem} not_found where one of them is */
   several(coachId: number, ids: readonly number[]): Promise<StoredWorkout[]>;
   /** All of them or none. */
-  create(coachId: number, workouts: readonly NewWorkout[]): Promise<StoredWorkout[]>;
+  create(coachId: number, workouts: readonly NewWorkout[], by: string): Promise<StoredWorkout[]>;
   /** Refuses when another window saved in between, and gives back what stands there so that nothing is lost. @throws {Problem} changed_elsewhere */
-  save(coachId: number, id: number, change: WorkoutChange, revision: number, now: Date): Promise<StoredWorkout>;
+  save(coachId: number, id: number, change: WorkoutChange, { revision, now, by }: Saving): Promise<StoredWorkout>;
   /** @throws {Problem} not_found */
   setDeleted(coachId: number, id: number, at: Date | null): Promise<void>;
   locks(workoutId: number): Promise<LocksOfAthlete[]>;
-  saveLocks(workoutId: number, athleteId: number, locks: readonly Lock[]): Promise<void>;
+  saveLocks(workoutId: number, athleteId: number, locks: readonly Lock[], by: string): Promise<void>;
 }
 
-const show = ({ id, title, text, day, tags, audience, revision, updatedAt }: WorkoutRow): StoredWorkout => ({
+const show = ({ id, title, text, day, tags, audience, revision, changedBy, updatedAt }: WorkoutRow): StoredWorkout => ({
   id,
   title,
   text,
@@ -47,6 +55,7 @@ const show = ({ id, title, text, day, tags, audience, revision, updatedAt }: Wor
   tags: tags ?? [],
   audience: audience ?? everybody,
   revision,
+  changedBy: changedBy ?? '',
   updatedAt: updatedAt.toISOString(),
 });
 
@@ -70,19 +79,20 @@ export function workoutStore(database: Database): WorkoutStore {
     ...libraryStore(database),
     find,
     several,
-    create: (coachId, workouts) =>
+    create: (coachId, workouts, by) =>
       transact(async (transaction) => {
         const rows: WorkoutRow[] = [];
-        for (const workout of workouts) rows.push(await models.workouts.create({ coachId, ...workout, revision: 1, deletedAt: null }, { transaction }));
+        for (const workout of workouts)
+          rows.push(await models.workouts.create({ coachId, ...workout, revision: 1, changedBy: by, deletedAt: null }, { transaction }));
         return rows.map(show);
       }),
-    save: async (coachId, id, change, revision, now) => {
+    save: async (coachId, id, change, { revision, now, by }) => {
       const saved = await transact(async (transaction) => {
-        const before = change.text === undefined ? null : await textOfRevision(database, { coachId, id, revision }, transaction);
+        const before = change.text === undefined ? null : await standingAt(database, { coachId, id, revision }, transaction);
         // the database decides who was first
-        const fresh = { ...change, ...(change.text === undefined ? {} : { facts: null }), revision: revision + 1 };
+        const fresh = { ...change, ...(change.text === undefined ? {} : { facts: null }), revision: revision + 1, changedBy: by };
         const [count] = await models.workouts.update(fresh, { where: { id, coachId, deletedAt: null, revision }, transaction });
-        if (count > 0 && before !== null) await keepRevision(database, { coachId, id, revision, before, text: change.text!, now }, transaction);
+        if (count > 0 && before !== null) await keepRevision(database, { id, revision, before, text: change.text!, now }, transaction);
         return count;
       });
       const current = await find(coachId, id);
@@ -91,11 +101,15 @@ export function workoutStore(database: Database): WorkoutStore {
     },
     setDeleted: (coachId, id, at) => setDeleted(database, models.workouts, coachId, id, at),
     locks: async (workoutId) =>
-      (await read(() => models.locks.findAll({ where: { workoutId } }))).map(({ athleteId, locks }) => ({ athleteId, locks: locks as Lock[] })),
-    saveLocks: async (workoutId, athleteId, locks) => {
+      (await read(() => models.locks.findAll({ where: { workoutId } }))).map(({ athleteId, locks, changedBy }) => ({
+        athleteId,
+        locks: locks as Lock[],
+        by: changedBy,
+      })),
+    saveLocks: async (workoutId, athleteId, locks, by) => {
       // one row a version, by its unique key: of two windows the later one stands
       if (locks.length === 0) await write(() => models.locks.destroy({ where: { workoutId, athleteId } }));
-      else await transact((transaction) => models.locks.upsert({ workoutId, athleteId, locks }, { transaction }));
+      else await transact((transaction) => models.locks.upsert({ workoutId, athleteId, locks, changedBy: by }, { transaction }));
     },
   };
 }

@@ -13,7 +13,7 @@ export async function createWorkouts(
 ): Promise<StoredWorkout[]> {
   const titled = [];
   for (const workout of workouts) titled.push({ ...workout, title: await services.pool.run(coach.id, 'title', { text: workout.text }) });
-  const created = await services.workouts.create(coach.id, titled);
+  const created = await services.workouts.create(coach.id, titled, coach.name);
   services.wake();
   return created;
 }
@@ -31,7 +31,7 @@ export async function saveWorkout(services: Services, coach: Coach, id: number, 
   const { text } = edit;
   const titled = text === undefined ? {} : { title: await services.pool.run(coach.id, 'title', { text }) };
   const change = Object.fromEntries(Object.entries({ ...edit, ...titled }).filter(([, value]) => value !== undefined));
-  const saved = await services.workouts.save(coach.id, id, change, revision, services.now());
+  const saved = await services.workouts.save(coach.id, id, change, { revision, now: services.now(), by: coach.name });
   if (text !== undefined) {
     await services.readings.outdateWorkout(id);
     services.wake();
@@ -50,7 +50,7 @@ export async function duplicateWorkout(services: Services, coach: Coach, id: num
 export async function saveLocks(services: Services, coach: Coach, workoutId: number, athleteId: number, locks: readonly Lock[]): Promise<void> {
   await services.workouts.find(coach.id, workoutId);
   await services.athletes.find(coach.id, athleteId);
-  await services.workouts.saveLocks(workoutId, athleteId, locks);
+  await services.workouts.saveLocks(workoutId, athleteId, locks, coach.name);
 }
 
 /** a text that nothing can be told of is found by its words alone */

@@ -2,8 +2,10 @@
 import { useMe } from '../api/queries';
 import { Page } from '../shell/frame';
 import { Failed, Loading } from '../ui/states';
+import { BackupsList } from './backups-list';
 import { DeskArchive } from './desk-archive';
 import { Invitations } from './invitations';
+import { Outbox } from './outbox';
 import { PasswordForm } from './password-form';
 import { RoomForm } from './room-form';
 import { SessionsList } from './sessions-list';
@@ -16,6 +18,7 @@ export function AccountScreen() {
     <Page title="Account">
       <p className="mb-4 text-soft">
         {me.coach.name}, {me.coach.email}
+        {me.coach.guestOf && `, at the desk of ${me.coach.guestOf}`}
       </p>
       <div className="grid gap-10 md:grid-cols-2">
         <RoomForm coach={me.coach} />
@@ -29,7 +32,13 @@ export function AccountScreen() {
         ) : (
           <PasswordForm />
         )}
-        {me.coach.founder && <Invitations />}
+        {me.coach.founder && (
+          <>
+            <Invitations />
+            <Outbox />
+            <BackupsList />
+          </>
+        )}
       </div>
     </Page>
   );

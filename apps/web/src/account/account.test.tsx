@@ -15,7 +15,16 @@ const sessions = {
   ],
 };
 const account = (answers = {}) =>
-  stage(<AccountScreen />, { answers: { 'GET /me/sessions': sessions, 'GET /invitations': { invitations: [] }, 'PUT /me': me, ...answers } });
+  stage(<AccountScreen />, {
+    answers: {
+      'GET /me/sessions': sessions,
+      'GET /invitations': { invitations: [] },
+      'GET /outbox': { messages: [] },
+      'GET /backups': { at: null, taken: [] },
+      'PUT /me': me,
+      ...answers,
+    },
+  });
 beforeEach(() => localStorage.clear());
 
 describe('the room', () => {
@@ -43,7 +52,7 @@ describe('the password', () => {
   test('that is too short is told before it is sent', async () => {
     const staged = account();
     await type(staged, 'a long lantern', 'short');
-    expect(await screen.findByRole('alert')).toBeTruthy();
+    await screen.findByText('Expected at least 10 characters.');
     expect(staged.server.writes()).toEqual([]);
   });
   test('is changed, and the fields are empty again', async () => {
@@ -74,10 +83,12 @@ describe('who is signed in, and who may come', () => {
     await waitFor(() => expect(server.writes()).toEqual([{ method: 'DELETE', path: '/me/sessions/s2', body: null }]));
   });
   test('an invitation is shown once, and an open one is withdrawn', async () => {
-    const open = { invitations: [{ id: 'i1', expiresAt: '2026-12-02T12:00:00Z' }] };
+    const open = { invitations: [{ id: 'i1', expiresAt: '2026-12-02T12:00:00Z', shared: true }] };
     const { server, user } = account({ 'GET /invitations': open, 'POST /invitations': { token: 'abc' }, 'DELETE /invitations/i1': {} });
-    await user.click(await screen.findByRole('button', { name: 'Make a link' }));
+    await user.click(await screen.findByRole('button', { name: 'Link to this desk' }));
     expect(((await screen.findByLabelText('The invitation, shown once')) as HTMLInputElement).value).toMatch(/\/join\/abc$/);
+    expect(server.writes()[0]!.body).toEqual({ shared: true });
+    expect(screen.getByText(/^to this desk, open until/)).toBeTruthy();
     await user.click(await screen.findByRole('button', { name: 'Withdraw' }));
     await waitFor(() => expect(server.writes().at(-1)?.method).toBe('DELETE'));
   });
@@ -85,6 +96,41 @@ describe('who is signed in, and who may come', () => {
     account({ 'GET /me': { ...me, coach: { ...me.coach, founder: false } } });
     await screen.findByLabelText('Time zone');
     expect(screen.queryByRole('heading', { name: 'Other coaches' })).toBeNull();
+  });
+});
+
+describe('what who set it up sees of the instance', () => {
+  test('what went out to people, to be passed on', async () => {
+    const message = {
+      id: 1,
+      at: '2026-11-25T08:00:00Z',
+      recipient: 'sasquel@lanterns.example',
+      subject: 'A new password',
+      body: 'Set it here: http://x/reset/abc',
+    };
+    const { user } = account({ 'GET /outbox': { messages: [message] } });
+    await user.click(await screen.findByText('sasquel@lanterns.example'));
+    expect(screen.getByText(/reset\/abc/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Copy it' }));
+    await screen.findByText('Copied.');
+    expect(await navigator.clipboard.readText()).toBe(message.body);
+  });
+  const backup = (at: string, failure: string | null = null) => ({ at, file: '/mnt/elsewhere/gambito-monday.backup', bytes: 2_345_678, rows: 1200, failure });
+  const hoursAgo = (hours: number): string => new Date(Date.now() - hours * 3_600_000).toISOString();
+  test('when backups are taken, and how the last ones went', async () => {
+    account({ 'GET /backups': { at: '03:17', taken: [backup(hoursAgo(5)), backup(hoursAgo(29), 'No space left')] } });
+    await screen.findByText('Taken every night at 03:17.');
+    expect(screen.getByText('2.3 MB, 1200 rows')).toBeTruthy();
+    expect(screen.getByText('failed: No space left')).toBeTruthy();
+    expect(screen.queryByText(/The last whole one/)).toBeNull();
+  });
+  test.each([
+    ['none', [], /There is none yet/],
+    ['an old one', [backup(hoursAgo(50))], /The last whole one is of/],
+    ['an old one and a failure', [backup(hoursAgo(2), 'No space left'), backup(hoursAgo(50))], /The last whole one is of/],
+  ])('that there is %s, and what to do', async (_, taken, words) => {
+    account({ 'GET /backups': { at: null, taken } });
+    expect((await screen.findByText(words)).textContent).toMatch(/--backups/);
   });
 });
 

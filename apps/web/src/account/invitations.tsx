@@ -1,4 +1,4 @@
-/** Other coaches of this instance: the founder invites by a link, shown once; each gets a desk of their own. */
+/** Other coaches of this instance: the founder invites by a link, shown once; to a desk of their own, or to this one, where each change has its name. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -11,6 +11,7 @@ const key = ['invitations'];
 interface Open {
   readonly id: string;
   readonly expiresAt: string;
+  readonly shared: boolean;
 }
 
 export function Invitations() {
@@ -20,7 +21,7 @@ export function Invitations() {
   const refresh = () => client.invalidateQueries({ queryKey: key });
   const onError = (failure: unknown): void => void toast.error(messageOf(failure));
   const make = useMutation({
-    mutationFn: () => api<{ token: string }>('/invitations', { method: 'POST' }),
+    mutationFn: (shared: boolean) => api<{ token: string }>('/invitations', { body: { shared } }),
     onSuccess: ({ token }) => {
       setLink(`${window.location.origin}/join/${token}`);
       void refresh();
@@ -31,17 +32,23 @@ export function Invitations() {
   return (
     <section className="flex flex-col gap-2 text-sm">
       <h2 className="text-lg">Other coaches</h2>
-      <p className="text-soft">A link makes one more coach here, with a desk of their own. It lasts a week and works once.</p>
-      <div>
-        <Button onClick={() => make.mutate()} disabled={make.isPending}>
-          Make a link
+      <p className="text-soft">
+        A link makes one more coach here: with a desk of their own, or at this one, where both see and change everything and each change has its name. It lasts
+        a week and works once.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => make.mutate(false)} disabled={make.isPending}>
+          Link to a desk of their own
+        </Button>
+        <Button onClick={() => make.mutate(true)} disabled={make.isPending}>
+          Link to this desk
         </Button>
       </div>
       {link && <input aria-label="The invitation, shown once" readOnly className={inputLook} value={link} onFocus={(event) => event.target.select()} />}
       <ul className="divide-y divide-line">
-        {open.map(({ id, expiresAt }) => (
+        {open.map(({ id, expiresAt, shared }) => (
           <li key={id} className="flex items-center justify-between py-1">
-            open until {shortDay(expiresAt)}
+            {shared ? 'to this desk' : 'to a desk of their own'}, open until {shortDay(expiresAt)}
             <Button look="bare" onClick={() => withdraw.mutate(id)}>
               Withdraw
             </Button>

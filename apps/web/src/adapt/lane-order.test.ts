@@ -16,6 +16,7 @@ const versionOf = (key: string, kit: string[], change: Partial<Version> = {}): V
     words: `${key} ${kit.join(', ')}`,
     who: { kind: 'tier', name: '', category: 'women' },
     locks: [],
+    by: '',
     adapted,
     refreshing: false,
     error: null,

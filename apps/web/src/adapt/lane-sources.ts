@@ -17,6 +17,8 @@ export interface LaneSource {
   readonly words: string;
   readonly who: Who;
   readonly locks: readonly Lock[];
+  /** who decided last */
+  readonly by: string;
 }
 /** Under which rules, and on which day. */
 export interface VersionTerms {
@@ -29,6 +31,7 @@ const none: readonly Lock[] = [];
 export const athleteSource = (workoutId: number, { id, name, file, results }: StoredAthlete, locks: readonly StoredLocks[]): LaneSource => {
   const place = placeOf(file);
   const groups = groupsOf(file['groups']);
+  const decided = locks.find(({ athleteId }) => athleteId === id);
   const past = results.filter((result) => result.workoutId !== workoutId).map(({ result }) => result);
   return {
     key: `a${id}`,
@@ -38,7 +41,8 @@ export const athleteSource = (workoutId: number, { id, name, file, results }: St
     groups,
     words: [name, place.name, place.kit, file['level'], ...groups].join(' ').toLowerCase(),
     who: { kind: 'athlete', file, past },
-    locks: locks.find(({ athleteId }) => athleteId === id)?.locks ?? none,
+    locks: decided?.locks ?? none,
+    by: decided?.by ?? '',
   };
 };
 
@@ -53,6 +57,7 @@ export const tierSources = (tiers: readonly string[]): LaneSource[] =>
     words: name.toLowerCase(),
     who: { kind: 'tier', name, category: index === 0 ? 'women' : 'men' },
     locks: none,
+    by: '',
   }));
 
 /** A word to the athlete changes no version. */

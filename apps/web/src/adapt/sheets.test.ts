@@ -13,6 +13,7 @@ const versionOf = (name: string, kit: string[], change: Partial<Version> = {}): 
   words: '',
   who: { kind: 'tier', name: '', category: 'women' },
   locks: [],
+  by: '',
   adapted: adapt(workout, readAthlete({ name, category: 'women', level: 'trained', best_sets: { strict_pull_up: 8 }, place: { kit } }, '2026-11-25').athlete, {
     runs: 5,
   }),

@@ -2,6 +2,7 @@
 import { formatWindow, type Adapted, type HouseRules, type Lock, type Workout } from '@gambito/core';
 import { Redo2, Undo2, X } from 'lucide-react';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
+import { useByWhom } from '../api/by-whom';
 import { Button } from '../ui/button';
 import { showScore } from '../ui/scores';
 import { Compare } from './compare';
@@ -84,11 +85,15 @@ export function VersionPanel({ text, version, adapted, original, rules, today, o
 }
 
 function PanelHead({ version, history, close }: { version: Version; history: LockHistory | null; close: () => void }) {
+  const by = useByWhom()(version.by);
   return (
     <div className="flex items-start gap-2">
       <div>
         <h2 className="text-xl">{version.name}</h2>
-        <p className="text-sm text-soft">{version.sub}</p>
+        <p className="text-sm text-soft">
+          {version.sub}
+          {by && `, decided by ${by}`}
+        </p>
       </div>
       <div className="ml-auto flex gap-1">
         {history && (

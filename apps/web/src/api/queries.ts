@@ -125,7 +125,7 @@ export function useSaveLocks(workoutId: number) {
       api(`/workouts/${workoutId}/locks/${athleteId}`, { method: 'PUT', body: { locks } }),
     onMutate: ({ athleteId, locks }) => {
       const before = client.getQueryData<StoredLocks[]>(key) ?? [];
-      client.setQueryData<StoredLocks[]>(key, [...before.filter((each) => each.athleteId !== athleteId), { athleteId, locks }]);
+      client.setQueryData<StoredLocks[]>(key, [...before.filter((each) => each.athleteId !== athleteId), { athleteId, locks, by: '' }]);
       return { before };
     },
     onError: (error, _input, context) => {

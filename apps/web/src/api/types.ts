@@ -20,4 +20,6 @@ export type {
 export interface StoredLocks {
   readonly athleteId: number;
   readonly locks: readonly Lock[];
+  /** who decided last */
+  readonly by: string;
 }

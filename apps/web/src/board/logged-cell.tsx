@@ -1,5 +1,6 @@
 /** A logged score on a board, its note, and what corrects or deletes it. */
 import { Pencil, Trash2 } from 'lucide-react';
+import { useByWhom } from '../api/by-whom';
 import type { LoggedScore } from '../api/types';
 import { Button } from '../ui/button';
 import { ScoreEntry } from './score-entry';
@@ -15,6 +16,7 @@ type Named = LoggedScore & { readonly athlete: string };
 
 export function LoggedCell({ logged, shown, correcting }: { logged: Named; shown: string; correcting: Correcting }) {
   const { athleteId, athlete, versionText, category, entry, note, scoreId } = logged;
+  const by = useByWhom()(logged.by);
   return (
     <td className="py-1.5 pr-3">
       {correcting.scoreId === scoreId ? (
@@ -28,6 +30,7 @@ export function LoggedCell({ logged, shown, correcting }: { logged: Named; shown
         <span title={versionText}>{shown}</span>
       )}
       {note && <span className="block text-xs text-soft">{note}</span>}
+      {by && <span className="block text-xs text-soft">by {by}</span>}
     </td>
   );
 }

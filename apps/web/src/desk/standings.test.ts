@@ -8,6 +8,7 @@ const sent = (athleteId: number, change: Partial<StoredSend> = {}): StoredSend =
   athleteId,
   token: 't',
   sentAt: '2026-11-27T18:00:00Z',
+  sentBy: '',
   revoked: false,
   opened: false,
   changed: false,

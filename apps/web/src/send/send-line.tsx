@@ -1,4 +1,5 @@
 import { format, parseISO } from 'date-fns';
+import { useByWhom } from '../api/by-whom';
 import type { StoredSend } from '../api/types';
 import { Button } from '../ui/button';
 import type { Links } from './use-send';
@@ -54,12 +55,14 @@ export function SendLine({ name, sent, links, busy, send }: Props) {
 }
 
 function State({ sent }: { sent: StoredSend | undefined }) {
+  const by = useByWhom()(sent?.sentBy);
   if (!sent) return <span className="text-soft">not sent</span>;
   if (sent.revoked) return <span className="text-soft">withdrawn</span>;
   if (sent.changed) return <span className="rounded bg-amber-wash px-1.5 text-amber-ink">the workout changed after sending</span>;
   return (
     <span className="text-good">
       sent {format(parseISO(sent.sentAt), 'd MMM HH:mm')}
+      {by && ` by ${by}`}
       {sent.opened && ', opened'}
     </span>
   );

@@ -1,6 +1,7 @@
 /** The door: sign in; on a fresh database, set up the coach; in the demo, one button. */
 import { signInSchema } from '@gambito/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Navigate } from 'react-router';
 import type { z } from 'zod';
@@ -9,6 +10,7 @@ import { Button } from '../ui/button';
 import { FormField } from '../ui/form-field';
 import { Failed, Loading } from '../ui/states';
 import { Door } from './door';
+import { ForgottenForm } from './forgotten-form';
 import { NewCoachForm } from './new-coach-form';
 import { useEntering, type Entering } from './use-entering';
 
@@ -44,7 +46,9 @@ function DemoDoor({ entering: { enter, busy } }: { entering: Entering }) {
 }
 
 function SignInForm({ entering: { enter, busy } }: { entering: Entering }) {
+  const [forgot, setForgot] = useState(false);
   const form = useForm<z.infer<typeof signInSchema>>({ resolver: zodResolver(signInSchema), defaultValues: { email: '', password: '' } });
+  if (forgot) return <ForgottenForm back={() => setForgot(false)} />;
   return (
     <form className="flex flex-col gap-3" noValidate onSubmit={(event) => void form.handleSubmit((values) => enter('/login', values))(event)}>
       <h2 className="text-xl">Sign in</h2>
@@ -52,6 +56,9 @@ function SignInForm({ entering: { enter, busy } }: { entering: Entering }) {
       <FormField form={form} name="password" label="Password" type="password" autoComplete="current-password" />
       <Button look="main" type="submit" disabled={busy}>
         Sign in
+      </Button>
+      <Button look="bare" onClick={() => setForgot(true)}>
+        Forgot the password?
       </Button>
     </form>
   );

@@ -3,6 +3,7 @@ import { diffWordsWithSpace } from 'diff';
 import { format, parseISO } from 'date-fns';
 import { History } from 'lucide-react';
 import { useState } from 'react';
+import { useByWhom } from '../api/by-whom';
 import { useRevisions, useRevisionText } from '../api/queries';
 import { Button } from '../ui/button';
 import { Modal } from '../ui/modal';
@@ -41,6 +42,7 @@ export function EarlierTexts(props: Props) {
 
 function Revisions({ workoutId, text, take }: Props) {
   const { data: revisions } = useRevisions(workoutId);
+  const byWhom = useByWhom();
   const [chosen, setChosen] = useState<number | null>(null);
   const open = chosen ?? revisions?.[0]?.revision ?? null;
   if (!revisions) return <p className="text-soft">Loading …</p>;
@@ -48,7 +50,7 @@ function Revisions({ workoutId, text, take }: Props) {
   return (
     <div className="mt-3 grid min-h-0 gap-4 overflow-auto sm:grid-cols-[15rem_1fr]">
       <ul className="text-sm">
-        {revisions.map(({ revision, savedAt, preview }) => (
+        {revisions.map(({ revision, savedAt, by, preview }) => (
           <li key={revision}>
             <button
               type="button"
@@ -57,6 +59,7 @@ function Revisions({ workoutId, text, take }: Props) {
               onClick={() => setChosen(revision)}
             >
               until {format(parseISO(savedAt), 'EEE d MMM HH:mm')}
+              {byWhom(by) && `, by ${byWhom(by)}`}
               <span className="block truncate text-xs font-normal text-soft">{preview}</span>
             </button>
           </li>

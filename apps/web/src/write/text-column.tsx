@@ -1,4 +1,5 @@
 /** The text as it stands on the board, its day, whether it is saved, and what could not be read. */
+import { useByWhom } from '../api/by-whom';
 import { useRoom } from '../api/room';
 import type { StoredWorkout } from '../api/types';
 import { Button } from '../ui/button';
@@ -13,6 +14,7 @@ import { WorkoutEditor } from './workout-editor';
 export function TextColumn({ workout, writing }: { workout: StoredWorkout; writing: Writing }) {
   const { text, change, state, save, tidied } = writing;
   const units = useRoom();
+  const by = useByWhom()(workout.changedBy);
   return (
     <section aria-label="Text" className="flex min-h-0 flex-col gap-2">
       <div className="flex flex-wrap items-center gap-2">
@@ -26,6 +28,7 @@ export function TextColumn({ workout, writing }: { workout: StoredWorkout; writi
         </Button>
         <EarlierTexts workoutId={workout.id} text={text} take={change} />
         <SaveNote state={state} retry={() => void save()} />
+        {by && <span className="text-sm text-soft">last changed by {by}</span>}
       </div>
       {state.kind === 'conflict' && (
         <ChangedElsewhere theirs={state.theirs} keepMine={() => writing.keepMine(state.theirs)} takeTheirs={() => writing.takeTheirs(state.theirs)} />

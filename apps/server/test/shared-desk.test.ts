@@ -1,0 +1,76 @@
+/** A desk that two work at: the same people and workouts, each with their own password, and the name on what they change. */
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { addAthlete, addWorkout, cookieOf, openInstance, sendTo, type Desk, type Instance } from './instance';
+
+let instance: Instance;
+let owner: Desk;
+let guest: Desk;
+beforeAll(async () => {
+  instance = await openInstance('gambito_jest_shared');
+  const made = await instance.newCoach('keeper@lanterns.example');
+  owner = made.desk;
+  await instance.database.models.coaches.update({ founder: null }, { where: {} });
+  await instance.database.models.coaches.update({ founder: 1, name: 'Maruvel' }, { where: { id: made.id } });
+  const { token } = (await owner('POST', '/invitations', { shared: true })).json;
+  const joined = await instance.stranger('POST', `/join/${token}`, {
+    name: 'Sasquel',
+    email: 'sasquel@lanterns.example',
+    password: 'another lantern',
+    timeZone: 'UTC',
+  });
+  guest = instance.desk(cookieOf(joined.headers));
+}, 120_000);
+afterAll(() => instance.close());
+
+const textOf = (rounds: number): string => `# Gale\n${rounds} rounds for time, cap 15:00\n10 burpee`;
+
+describe('a shared desk', () => {
+  test('is the owner’s: people, rules and room are the same from both sides', async () => {
+    await addAthlete(owner, 'Tabrik');
+    await addAthlete(guest, 'Wendrith');
+    const namesFrom = async (desk: Desk) => (await desk('GET', '/athletes')).json.athletes.map(({ name }: { name: string }) => name);
+    expect(await namesFrom(guest)).toEqual(await namesFrom(owner));
+    await guest('PUT', '/rules', { rules: { board: 'raw' } });
+    expect((await owner('GET', '/rules')).json).toEqual((await guest('GET', '/rules')).json);
+  });
+  test('says whose it is to the guest, and only its owner invites and sees the instance', async () => {
+    expect((await guest('GET', '/me')).json.coach).toMatchObject({ name: 'Sasquel', email: 'sasquel@lanterns.example', guestOf: 'Maruvel', founder: false });
+    expect((await owner('GET', '/me')).json.coach).toMatchObject({ name: 'Maruvel', guestOf: null, founder: true });
+    expect((await guest('POST', '/invitations', {})).status).toBe(403);
+    expect((await guest('GET', '/outbox')).status).toBe(403);
+  });
+  test('has a name on every change: text, decisions, what was sent, a score', async () => {
+    const id = await addWorkout(owner, textOf(5));
+    expect((await guest('GET', `/workouts/${id}`)).json.changedBy).toBe('Maruvel');
+    const saved = (await guest('PUT', `/workouts/${id}`, { text: textOf(4), revision: 1 })).json;
+    expect(saved.changedBy).toBe('Sasquel');
+    const { revisions } = (await owner('GET', `/workouts/${id}/revisions`)).json;
+    expect(revisions.map(({ by }: { by: string }) => by)).toEqual(['Maruvel']);
+    const athlete = await addAthlete(owner, 'Brontek');
+    await guest('PUT', `/workouts/${id}/locks/${athlete}`, { locks: [{ note: 'mind the step' }] });
+    expect((await owner('GET', `/workouts/${id}/locks`)).json.locks).toEqual([{ athleteId: athlete, locks: [{ note: 'mind the step' }], by: 'Sasquel' }]);
+    await sendTo(guest, id, athlete);
+    expect((await owner('GET', `/workouts/${id}/sends`)).json.sends[0].sentBy).toBe('Sasquel');
+    await owner('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '9:10' });
+    expect((await guest('GET', `/workouts/${id}/board`)).json.boards[0].rows[0].by).toBe('Maruvel');
+  });
+  test('has a password and sessions for each: one signs out, the other stays', async () => {
+    expect((await guest('PUT', '/me/password', { before: 'another lantern', after: 'yet another lantern' })).status).toBe(200);
+    expect((await owner('GET', '/rules')).status).toBe(200);
+    const sessions = async (desk: Desk) => (await desk('GET', '/me/sessions')).json.sessions.map(({ id }: { id: string }) => id);
+    const [mine] = await sessions(guest);
+    expect(await sessions(owner)).not.toContain(mine);
+    expect((await owner('DELETE', `/me/sessions/${mine}`)).status).toBe(404);
+  });
+  test('is not what an ordinary invitation opens', async () => {
+    const { token } = (await owner('POST', '/invitations', {})).json;
+    const joined = await instance.stranger('POST', `/join/${token}`, {
+      name: 'Quillume',
+      email: 'quillume@lanterns.example',
+      password: 'a third lantern',
+      timeZone: 'UTC',
+    });
+    expect(joined.json.coach).toMatchObject({ guestOf: null });
+    expect((await instance.desk(cookieOf(joined.headers))('GET', '/athletes')).json.athletes).toEqual([]);
+  });
+});
