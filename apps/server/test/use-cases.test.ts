@@ -227,3 +227,36 @@ describe('the coach’s own', () => {
     expect((await instance.stranger('GET', '/health')).json).toEqual({ ok: true, database: true });
   });
 });
+
+describe('what a request asks of the database', () => {
+  /** SQL of what runs meanwhile, a line each, without the background's. */
+  async function asked(run: () => Promise<unknown>): Promise<string[]> {
+    const lines: string[] = [];
+    const { options } = instance.database.sequelize as unknown as { options: { logging: false | ((sql: string) => void) } };
+    options.logging = (sql) => void lines.push(sql.replace(/^Executing \([^)]*\): /, ''));
+    await run();
+    options.logging = false;
+    return lines.filter((sql) => !/leased_until|`leases`|shelved|job_items|FROM `?tallies/.test(sql));
+  }
+  test('a logged score: what is needed, a little more where it takes another’s place', async () => {
+    const { desk: own } = await instance.newCoach('frugal@lanterns.example');
+    const workout = await addWorkout(own);
+    const athlete = await addAthlete(own, 'Quillume');
+    const token = await sendTo(own, workout, athlete);
+    const log = (score: string) => instance.stranger('POST', `/a/${token}/score`, { score });
+    const first = await asked(() => log('7+4'));
+    const again = await asked(() => log('7+6'));
+    const writes = (lines: readonly string[]): string[] =>
+      lines.filter((sql) => /^(?:INSERT|DELETE|UPDATE `|UPDATE readings SET revision|START|COMMIT)/.test(sql));
+    // tally; begin, score, reading, those of later ones, commit
+    expect(writes(first).length).toBeLessThanOrEqual(6);
+    // and the reading and the score that step back
+    expect(writes(again).length).toBeLessThanOrEqual(8);
+    // what is read in the background comes beside, or after
+    expect(first.length).toBeLessThanOrEqual(13);
+  });
+  test('a session is one question', async () => {
+    const { desk: own } = await instance.newCoach('brief@lanterns.example');
+    expect(await asked(() => own('GET', '/me'))).toHaveLength(1);
+  });
+});

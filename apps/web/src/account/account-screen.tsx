@@ -27,7 +27,9 @@ export function AccountScreen() {
         {me.demo ? (
           <section>
             <h2 className="mb-2 text-lg">Password</h2>
-            <p className="text-sm text-soft">The demo has none: anybody who opens this page opens its desk. A desk of your own is `npm start -- --empty`.</p>
+            <p className="text-sm text-soft">
+              The demo has none: anybody who opens this page opens its desk. A desk of your own is <code>npm start -- --empty</code>.
+            </p>
           </section>
         ) : (
           <PasswordForm />

@@ -22,8 +22,8 @@ export function BackupsList({ now = new Date() }: { now?: Date }) {
       <p>{data.at === null ? 'None is taken by itself.' : `Taken every night at ${data.at}.`}</p>
       {isStale && (
         <p role="alert" className="border-l-4 border-amber pl-2">
-          {whole ? `The last whole one is of ${format(parseISO(whole.at), 'd MMM HH:mm')}.` : 'There is none yet.'} Start Gambito with `npm start -- --backups
-          FOLDER`, or take one with `npm run backup -- FILE`.
+          {whole ? `The last whole one is of ${format(parseISO(whole.at), 'd MMM HH:mm')}.` : 'There is none yet.'} Start Gambito with{' '}
+          <code>npm start -- --backups FOLDER</code>, or take one with <code>npm run backup -- FILE</code>.
         </p>
       )}
       <ul className="divide-y divide-line">

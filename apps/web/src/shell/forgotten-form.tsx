@@ -23,7 +23,9 @@ export function ForgottenForm({ back }: { back: () => void }) {
           If somebody signs in with that address, a link to a new password is on its way. It lasts an hour. Here messages go into the outbox of whoever set
           Gambito up: ask them for it.
         </p>
-        <p className="text-sm text-soft">You set it up yourself? On its machine, `npm run password -- E-MAIL` gives you a link.</p>
+        <p className="text-sm text-soft">
+          You set it up yourself? On its machine, <code>npm run password -- E-MAIL</code> gives you a link.
+        </p>
         <div>
           <Button onClick={back}>Back to signing in</Button>
         </div>

@@ -39,7 +39,7 @@ export interface Alternative {
   readonly unit: string;
   readonly timeDrift: number;
   readonly drift: number;
-  /** s of one bout as the version goes, and its effort in kJ of metabolic work: exchanges of one time are not of one effort */
+  /** s of one bout on its own, and its effort in kJ of metabolic work: exchanges of one time are not of one effort */
   readonly boutSeconds: number;
   readonly boutKilojoules: number;
   readonly chosen: boolean;
@@ -86,7 +86,7 @@ function listed({ space }: PartPlan, slot: number, chosen: Option, asked: string
 function alternativeOf({ aim, part }: PlannedPart, plan: PartPlan, slot: number, option: Option, chosen: boolean, context: AdaptContext): Alternative {
   const { space } = plan;
   const question = space.questions[slot]!;
-  const { result, part: filled, beyond, boutSeconds } = evaluateOption(plan, slot, option);
+  const { result, part: filled, beyond } = evaluateOption(plan, slot, option);
   const time = part.kind === 'every' ? Math.expm1(beyond) : space.band ? timeDriftOf(space.band, result.score) : 0;
   const drift = driftOf(aim, stimulusOf(compile({ parts: [filled] }, context.capacity, context.place), 0, result), time, 0);
   const told: Told = { question, option, context, wall: plan.untouched.walls.includes(slot), beyond: plan.untouched.beyond };
@@ -104,7 +104,7 @@ function alternativeOf({ aim, part }: PlannedPart, plan: PartPlan, slot: number,
     unit: result.unit,
     timeDrift: drift.time,
     drift: drift.total,
-    boutSeconds: boutSeconds[slot]!,
+    boutSeconds: option.bout.seconds,
     boutKilojoules: (option.bout.joulesPerKg * context.athlete.bodyMassKg) / 1000,
     chosen,
     blocked: obstacles.length > 0 ? obstacles.map(sentenceForObstacle).join('; ') : null,
