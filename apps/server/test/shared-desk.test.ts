@@ -54,6 +54,21 @@ describe('a shared desk', () => {
     await owner('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '9:10' });
     expect((await guest('GET', `/workouts/${id}/board`)).json.boards[0].rows[0].by).toBe('Maruvel');
   });
+  test('keeps the decisions of both on one version, also when they come at once', async () => {
+    const [id, athlete] = [await addWorkout(owner, textOf(5)), await addAthlete(owner, 'Nivaro')];
+    const put = (desk: Desk, locks: unknown[], before: unknown[] = []) => desk('PUT', `/workouts/${id}/locks/${athlete}`, { locks, before });
+    const slot = { part: 0, slot: 0, movement: 'air-squat' };
+    const note = { note: 'mind the step' };
+    const answers = await Promise.all([put(owner, [slot]), put(guest, [note]), put(owner, [slot]), put(guest, [note])]);
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200]);
+    const standing = async () => (await owner('GET', `/workouts/${id}/locks`)).json.locks.flatMap(({ locks }: { locks: unknown[] }) => locks);
+    expect(await standing()).toEqual(expect.arrayContaining([slot, note]));
+    expect(await standing()).toHaveLength(2);
+    // taken back by one, the other's stays
+    expect((await put(owner, [], [slot])).json.locks).toEqual([note]);
+    // who says nothing of what was seen replaces all of it
+    expect((await owner('PUT', `/workouts/${id}/locks/${athlete}`, { locks: [] })).json.locks).toEqual([]);
+  });
   test('has a password and sessions for each: one signs out, the other stays', async () => {
     expect((await guest('PUT', '/me/password', { before: 'another lantern', after: 'yet another lantern' })).status).toBe(200);
     expect((await owner('GET', '/rules')).status).toBe(200);

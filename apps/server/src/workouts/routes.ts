@@ -176,15 +176,16 @@ function lockRoutes(app: TypedApp, services: Services): void {
     '/workouts/:id/locks/:athleteId',
     {
       schema: {
-        summary: 'Set the locks of one athlete’s version',
+        summary: 'Decide about one athlete’s version; `before` is what was seen, so that what others decided meanwhile stays',
         params: idParams.extend({ athleteId: idValue }),
-        body: z.object({ locks: z.array(lockSchema).max(60) }),
+        body: z.object({ locks: z.array(lockSchema).max(60), before: z.array(lockSchema).max(60).nullable().default(null) }),
+        response: { 200: z.object({ locks: z.array(lockSchema) }) },
       },
     },
     async (request) => {
       const { id, athleteId } = request.params;
-      await saveLocks(services, coachIn(request), id, athleteId, request.body.locks as Lock[]);
-      return { done: true };
+      const { locks, before } = request.body as { locks: Lock[]; before: Lock[] | null };
+      return { locks: await saveLocks(services, coachIn(request), { workoutId: id, athleteId }, locks, before) };
     },
   );
 }

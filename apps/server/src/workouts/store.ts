@@ -1,8 +1,8 @@
 /** Workouts: the text as typed, its day and tags, whom it is for, and the coach's locks on versions. */
 import { everybody, type Audience, type StoredWorkout } from '@gambito/contract';
-import type { Lock } from '@gambito/core';
+import { mergedLocks, type Lock } from '@gambito/core';
 import { setDeleted } from '../platform/bin';
-import type { Database } from '../platform/database';
+import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import type { WorkoutRow } from '../platform/models';
 import { libraryStore, type LibraryStore } from './library-store';
@@ -26,6 +26,12 @@ export interface NewWorkout extends WorkoutChange {
   readonly text: string;
   readonly day: string | null;
 }
+/** What whoever decided saw, what they made of it, and who it was. */
+export interface Decision {
+  readonly before: readonly Lock[];
+  readonly after: readonly Lock[];
+  readonly by: string;
+}
 /** What a change began from, when it was made and by whom. */
 export interface Saving {
   readonly revision: number;
@@ -44,7 +50,8 @@ export interface WorkoutStore extends LibraryStore {
   /** @throws {Problem} not_found */
   setDeleted(coachId: number, id: number, at: Date | null): Promise<void>;
   locks(workoutId: number): Promise<LocksOfAthlete[]>;
-  saveLocks(workoutId: number, athleteId: number, locks: readonly Lock[], by: string): Promise<void>;
+  /** One decision on one version, beside what others decided meanwhile. @returns what stands */
+  saveLocks(workoutId: number, athleteId: number, decision: Decision): Promise<Lock[]>;
 }
 
 const show = ({ id, title, text, day, tags, audience, revision, changedBy, updatedAt }: WorkoutRow): StoredWorkout => ({
@@ -60,7 +67,7 @@ const show = ({ id, title, text, day, tags, audience, revision, changedBy, updat
 });
 
 export function workoutStore(database: Database): WorkoutStore {
-  const { models, read, write, transact } = database;
+  const { models, read, transact } = database;
   const find = async (coachId: number, id: number): Promise<StoredWorkout> => {
     const row = await read(() => models.workouts.findOne({ where: { id, coachId, deletedAt: null } }));
     if (!row) throw new Problem('not_found');
@@ -106,10 +113,18 @@ export function workoutStore(database: Database): WorkoutStore {
         locks: locks as Lock[],
         by: changedBy,
       })),
-    saveLocks: async (workoutId, athleteId, locks, by) => {
-      // one row a version, by its unique key: of two windows the later one stands
-      if (locks.length === 0) await write(() => models.locks.destroy({ where: { workoutId, athleteId } }));
-      else await transact((transaction) => models.locks.upsert({ workoutId, athleteId, locks, changedBy: by }, { transaction }));
-    },
+    saveLocks: (workoutId, athleteId, { before, after, by }) =>
+      orAgain(() =>
+        transact(async (transaction) => {
+          const where = { workoutId, athleteId };
+          const row = await models.locks.findOne({ where, transaction, lock: transaction.LOCK.UPDATE });
+          const locks = mergedLocks((row?.locks ?? []) as Lock[], before, after);
+          if (locks.length === 0) await models.locks.destroy({ where, transaction });
+          else if (row) await row.update({ locks, changedBy: by }, { transaction });
+          // of two who decide first at once the unique key lets one through, and the other comes again
+          else await models.locks.create({ ...where, locks, changedBy: by }, { transaction });
+          return locks;
+        }),
+      ),
   };
 }

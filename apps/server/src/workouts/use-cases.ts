@@ -47,10 +47,18 @@ export async function duplicateWorkout(services: Services, coach: Coach, id: num
   return copy!;
 }
 
-export async function saveLocks(services: Services, coach: Coach, workoutId: number, athleteId: number, locks: readonly Lock[]): Promise<void> {
+/** @param before what the coach saw; null: all that stands is replaced @returns what stands */
+export async function saveLocks(
+  services: Services,
+  coach: Coach,
+  { workoutId, athleteId }: { readonly workoutId: number; readonly athleteId: number },
+  after: readonly Lock[],
+  before: readonly Lock[] | null,
+): Promise<Lock[]> {
   await services.workouts.find(coach.id, workoutId);
   await services.athletes.find(coach.id, athleteId);
-  await services.workouts.saveLocks(workoutId, athleteId, locks, coach.name);
+  const standing = before ?? (await services.workouts.locks(workoutId)).find((row) => row.athleteId === athleteId)?.locks ?? [];
+  return services.workouts.saveLocks(workoutId, athleteId, { before: standing, after, by: coach.name });
 }
 
 /** a text that nothing can be told of is found by its words alone */

@@ -5,7 +5,7 @@
  */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
-import type { Lock } from '@gambito/core';
+import { mergedLocks, type Lock } from '@gambito/core';
 import { refuse, stage, type Answers } from '../../test/stage';
 
 type Called = (...args: unknown[]) => unknown;
@@ -40,7 +40,11 @@ const workout = { id: 7, text, title: 'Squall', day: null, tags: [], revision: 1
 /** The server keeps the locks as they are put. */
 function adapting(athletes: readonly unknown[] = [orli, tamsa], change: Answers = {}) {
   const locks = new Map<number, readonly Lock[]>();
-  const put = (id: number) => (body: unknown) => locks.set(id, (body as { locks: Lock[] }).locks) && {};
+  const put = (id: number) => (body: unknown) => {
+    const { before, locks: after } = body as { before: Lock[]; locks: Lock[] };
+    locks.set(id, mergedLocks(locks.get(id) ?? [], before, after));
+    return { locks: locks.get(id) };
+  };
   const staged = stage(<AdaptScreen />, {
     route: '/workouts/:id/adapt',
     at: '/workouts/7/adapt',
@@ -100,6 +104,19 @@ describe('a decision of the coach', () => {
     await waitFor(() => expect(staged.locks.get(1)).toEqual([]));
     await staged.user.click(within(panel).getByRole('button', { name: 'Redo the last choice' }));
     await waitFor(() => expect(staged.locks.get(1)).toHaveLength(1));
+  }, 60_000);
+  test('leaves what another window decided meanwhile, and shows it with the answer', async () => {
+    const staged = adapting();
+    const panel = await open(staged, 'Orlindo');
+    const theirs: Lock = { part: 0, slot: 1, movement: 'goblet-squat', reps: 8 };
+    staged.locks.set(1, [theirs]);
+    await staged.user.click(line(panel, /push-up/));
+    await staged.user.click((await within(panel).findAllByRole('button', { name: /^Take / }, { timeout: 20_000 }))[0]!);
+    await waitFor(() => expect(staged.locks.get(1)).toEqual([theirs, expect.objectContaining({ slot: 2 })]));
+    await waitFor(() => expect(within(panel).getAllByLabelText('locked')).toHaveLength(2), { timeout: 20_000 });
+    // undone is one's own decision alone
+    await staged.user.click(within(panel).getByRole('button', { name: 'Undo the last choice' }));
+    await waitFor(() => expect(staged.locks.get(1)).toEqual([theirs]));
   }, 60_000);
   test('asks why not a movement: kit that is not there, and a word that is none', async () => {
     const staged = adapting();

@@ -27,26 +27,27 @@ export function useLockHistory(workoutId: number, stored: readonly StoredLocks[]
     setPast(next.past);
     setUndone(next.undone);
   };
-  const save = (decided: readonly LocksOf[]): void => decided.forEach((locks) => mutate(locks));
+  const save = (from: readonly LocksOf[], to: readonly LocksOf[]): void =>
+    to.forEach(({ athleteId, locks }, at) => mutate({ athleteId, from: from[at]!.locks, to: locks }));
   const locksOf = (athleteId: number): readonly Lock[] => stored.find((locks) => locks.athleteId === athleteId)?.locks ?? [];
 
   const decide = (after: readonly LocksOf[]): void => {
     const before = after.map(({ athleteId }) => ({ athleteId, locks: locksOf(athleteId) }));
     keep({ past: [...latest.current.past, { before, after }], undone: [] });
-    save(after);
+    save(before, after);
   };
   const undo = (): void => {
     const last = latest.current.past.at(-1);
     if (!last) return;
     keep({ past: latest.current.past.slice(0, -1), undone: [...latest.current.undone, last] });
-    save(last.before);
+    save(last.after, last.before);
     toast('Undone.');
   };
   const redo = (): void => {
     const last = latest.current.undone.at(-1);
     if (!last) return;
     keep({ past: [...latest.current.past, last], undone: latest.current.undone.slice(0, -1) });
-    save(last.after);
+    save(last.before, last.after);
     toast('Done again.');
   };
   return { locksOf, decide, undo, redo, canUndo: past.length > 0, canRedo: undone.length > 0 };

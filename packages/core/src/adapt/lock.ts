@@ -34,3 +34,21 @@ export const withNote = (locks: readonly Lock[], note: string): Lock[] => [
   ...locks.filter((lock) => !('note' in lock)),
   ...(note.trim() === '' ? [] : [{ note: note.trim() }]),
 ];
+
+/** What a lock is of: of two of the same, one stands. */
+const placeOf = (lock: Lock): string => (isPartLock(lock) ? `${lock.part}.${lock.slot}${lock.scheme ? ' scheme' : ''}` : 'byHand' in lock ? 'by hand' : 'note');
+/** whatever the order of their keys */
+const written = (lock: Lock): string => JSON.stringify(Object.entries(lock).sort(([a], [b]) => (a < b ? -1 : 1)));
+const isSame = (a: Lock, b: Lock): boolean => written(a) === written(b);
+const without = (list: readonly Lock[], other: readonly Lock[]): Lock[] => list.filter((lock) => !other.some((each) => isSame(lock, each)));
+
+/**
+ * A decision taken where something else stands by now: what it lifted is lifted, what it set is set, and what somebody else decided meanwhile stays.
+ * @param before what whoever decided saw @param after what they made of it
+ */
+export function mergedLocks(standing: readonly Lock[], before: readonly Lock[], after: readonly Lock[]): Lock[] {
+  const set = without(after, before);
+  const lifted = without(before, after);
+  const kept = without(standing, lifted).filter((lock) => !set.some((fresh) => placeOf(fresh) === placeOf(lock)));
+  return [...kept, ...set];
+}
