@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { useRoom } from '../api/room';
 import { Button } from '../ui/button';
 import { ProblemList } from '../write/problem-list';
+import { withFix } from '../write/with-fix';
 import { WorkoutEditor } from '../write/workout-editor';
 
 interface Props {
@@ -51,7 +52,7 @@ function HandEditor({ begin, keep, leave }: { begin: string; keep: (text: string
       <div className="h-72">
         <WorkoutEditor text={text} units={units} onChange={setText} save={take} startHere />
       </div>
-      <ProblemList problems={diagnostics.filter(({ level }) => level !== 'info')} />
+      <ProblemList problems={diagnostics.filter(({ level }) => level !== 'info')} take={(problem) => setText(withFix(text, problem))} />
       <div className="flex gap-2">
         <Button look="main" disabled={!readable} onClick={take}>
           Take this text

@@ -9,6 +9,7 @@ import { ProblemList } from './problem-list';
 import { SaveNote } from './save-note';
 import { isUntouched } from './untouched';
 import type { Writing } from './use-write';
+import { withFix } from './with-fix';
 import { WorkoutEditor } from './workout-editor';
 
 export function TextColumn({ workout, writing }: { workout: StoredWorkout; writing: Writing }) {
@@ -39,7 +40,7 @@ export function TextColumn({ workout, writing }: { workout: StoredWorkout; writi
       <p className="text-sm text-soft">
         Tab takes what is offered. Alt with ↑ and ↓ turns a figure, dragging it does too. F8 goes to the next remark, Alt Enter takes its fix.
       </p>
-      <ProblemList problems={writing.problems} />
+      <ProblemList problems={writing.problems} take={(problem) => text === writing.reading.text && change(withFix(text, problem))} />
     </section>
   );
 }

@@ -1,9 +1,9 @@
 /** The whiteboard: a plain text editor that underlines what cannot be read, with a suggestion one click away. Undo is the editor's own. */
 import { acceptCompletion, autocompletion, closeCompletion, completionStatus, moveCompletionSelection } from '@codemirror/autocomplete';
 import { isolateHistory } from '@codemirror/commands';
-import { forEachDiagnostic, linter, lintGutter, lintKeymap, type Action, type Diagnostic } from '@codemirror/lint';
+import { forEachDiagnostic, linter, lintGutter, lintKeymap, nextDiagnostic, setDiagnostics, type Action, type Diagnostic } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
-import { EditorView, keymap, placeholder } from '@codemirror/view';
+import { EditorView, keymap, placeholder, type Command } from '@codemirror/view';
 import { parseWorkout, type Diagnostic as ReadDiagnostic, type MassUnit } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
 import { useEffect, useRef } from 'react';
@@ -53,22 +53,27 @@ function actionsFor({ code, fix }: ReadDiagnostic, text: string): Action[] {
   return [...take, define];
 }
 
-const readProblems = (units: MassUnit) =>
-  linter(
-    (view): Diagnostic[] => {
-      const { doc } = view.state;
-      return parseWorkout(doc.toString(), { units })
-        .diagnostics.filter((each) => each.line <= doc.lines && each.code !== 'empty')
-        .map((each): Diagnostic => {
-          const line = doc.line(each.line);
-          const from = Math.min(line.to, line.from + each.column - 1);
-          const to = Math.min(line.to, Math.max(from + 1, from + each.length));
-          const actions = actionsFor(each, doc.sliceString(from, to));
-          return { from, to, severity: each.level, message: each.message, ...(actions.length > 0 ? { actions } : {}) };
-        });
-    },
-    { delay: 250 },
-  );
+function remarksOn({ doc }: EditorState, units: MassUnit): Diagnostic[] {
+  return parseWorkout(doc.toString(), { units })
+    .diagnostics.filter((each) => each.line <= doc.lines && each.code !== 'empty')
+    .map((each): Diagnostic => {
+      const line = doc.line(each.line);
+      const from = Math.min(line.to, line.from + each.column - 1);
+      const to = Math.min(line.to, Math.max(from + 1, from + each.length));
+      const actions = actionsFor(each, doc.sliceString(from, to));
+      return { from, to, severity: each.level, message: each.message, ...(actions.length > 0 ? { actions } : {}) };
+    });
+}
+/** ms after the last key */
+const readAfter = 250;
+
+/** A key about remarks is about those of the text that stands there, however quick the hand. */
+const onRemarks = (units: MassUnit, run: Command): Command => {
+  return (view) => {
+    view.dispatch(setDiagnostics(view.state, remarksOn(view.state, units)));
+    return run(view);
+  };
+};
 
 /** Alt Enter: takes the first fix on the line of the cursor. */
 function takeFix(view: EditorView): boolean {
@@ -127,7 +132,13 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
         doc: text,
         extensions: [
           scrubFigures,
-          keymap.of([...completionKeys, { key: 'Alt-Enter', run: takeFix }, { key: 'Mod-s', run: () => (saved.current(), true) }, ...lintKeymap]),
+          keymap.of([
+            ...completionKeys,
+            { key: 'F8', run: onRemarks(units, nextDiagnostic) },
+            { key: 'Alt-Enter', run: onRemarks(units, takeFix) },
+            { key: 'Mod-s', run: () => (saved.current(), true) },
+            ...lintKeymap,
+          ]),
           autocompletion({
             override: [(context) => complete(context, known.current)],
             defaultKeymap: false,
@@ -141,7 +152,7 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
           EditorView.contentAttributes.of({ 'aria-label': 'Workout text', spellcheck: 'false' }),
           placeholder('AMRAP 12:00\n6 power clean @ 50/35 kg\n…'),
           lintGutter(),
-          readProblems(units),
+          linter((view) => remarksOn(view.state, units), { delay: readAfter }),
           EditorView.updateListener.of((update) => update.docChanged && changed.current(update.state.doc.toString())),
         ],
       }),

@@ -12,9 +12,11 @@ import type { StoredWorkout } from '../api/types';
 import { ChangedElsewhere } from './changed-elsewhere';
 import { EarlierTexts } from './earlier-texts';
 import { IntentCard } from './intent-card';
+import { ProblemList } from './problem-list';
 import { SaveNote } from './save-note';
 import { useAutosave } from './use-autosave';
 import type { Writing } from './use-write';
+import { withFix } from './with-fix';
 
 const squall = '# Squall\nAMRAP 12:00\n8 pull-up\n12 goblet squat @ 16 kg\nintent: light';
 
@@ -175,6 +177,27 @@ describe('a text that is typed', () => {
     await pause();
     expect(screen.queryByRole('button', { name: 'Keep mine' })).toBeNull();
     expect(kept()).toEqual([]);
+  });
+});
+
+describe('remarks on the text', () => {
+  function Remarked({ start }: { start: string }) {
+    const [words, setWords] = useState(start);
+    return (
+      <>
+        <ProblemList problems={parseWorkout(words).diagnostics} take={(problem) => setWords(withFix(words, problem))} />
+        <pre aria-label="text">{words}</pre>
+      </>
+    );
+  }
+  test('are fixed one by one by a click; all but what they are about stays as it was', async () => {
+    const { user } = stage(<Remarked start={'AMRAP 12:00\n8 pull-upp, strict\n12 burpeee'} />);
+    expect(screen.getAllByRole('listitem')).toHaveLength(2);
+    await user.click(screen.getByRole('button', { name: 'Take “burpee”' }));
+    expect(text()).toBe('AMRAP 12:00\n8 pull-upp, strict\n12 burpee');
+    await user.click(screen.getByRole('button', { name: /^Take “pull/ }));
+    expect(text()).toMatch(/^AMRAP 12:00\n8 pull[- ]up, strict\n12 burpee$/);
+    expect(screen.queryByRole('listitem')).toBeNull();
   });
 });
 
