@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { findMovement, formatWorkout, movements, nearestMovements, parseWorkout, wordsOf } from '../src/index';
+import { findMovement, formatWorkout, movements, nearestMovements, parseWorkout, plainName, slotsOfPart, wordsOf } from '../src/index';
 import { sampleNames, sampleText } from './samples';
 
 const read = (text: string) => parseWorkout(text);
@@ -217,4 +217,9 @@ describe('names', () => {
     for (const each of movements) expect([each.id, findMovement(wordsOf(each.id))]).toEqual([each.id, each.id]);
   });
   test('nearest names of a slip', () => expect(nearestMovements('burpie')[0]).toBe('burpee'));
+});
+
+test('a movement nobody knows is called in sentences what it was called in the text', () => {
+  const [slot] = slotsOfPart(parseWorkout('AMRAP 12:00\n5 gobblet squats').workout.parts[0]!);
+  expect(plainName(slot!)).toBe('gobblet squats');
 });

@@ -22,12 +22,12 @@ export function ProblemList({ problems, take }: Props) {
 function ProblemLine({ problem, take }: { problem: Diagnostic; take: Props['take'] }) {
   const { line, level, message, suggestion, fix } = problem;
   return (
-    <li className={`flex flex-wrap items-center gap-x-2 border-l-4 py-0.5 pl-2 ${level === 'error' ? 'border-bad' : 'border-amber'}`}>
-      <span>
+    <li className={`flex items-start gap-2 border-l-4 py-0.5 pl-2 ${level === 'error' ? 'border-bad' : 'border-amber'}`}>
+      <span className="flex-1">
         <b>Line {line}:</b> {message}
       </span>
       {fix !== undefined && take ? (
-        <Button className="!min-h-7 !py-0" onClick={() => take(problem)}>
+        <Button className="!min-h-7 shrink-0 !py-0" onClick={() => take(problem)}>
           Take “{fix.replaceAll('\n', ' · ')}”
         </Button>
       ) : (

@@ -82,7 +82,7 @@ export function formatLoad(load: Prescription): string {
 /** The name a whiteboard would carry, from the id; the id itself where the words would be read as another movement. */
 export function wordsOf(id: string): string {
   const words = movementOf(id).name.toLowerCase();
-  return findMovement(words) === id ? words : id;
+  return (findMovement(words) ?? unknownId(words)) === id ? words : id;
 }
 /** What a movement is called in a sentence: the coach's own name for it, else the usual one. */
 export const plainName = ({ own, movement }: Pick<Slot, 'own' | 'movement'>): string => own?.name ?? wordsOf(movement);
