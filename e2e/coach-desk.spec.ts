@@ -132,11 +132,12 @@ test('a version by hand, a note, and all of them on a sheet; the athlete reads b
   const panel = page.getByRole('complementary', { name: 'Version of Lumerik' });
   const line = panel.locator('section li > button').first();
   await line.click();
+  const lineForm = panel.locator('form').filter({ has: page.getByLabel('This line') });
   await panel.getByLabel('This line').fill('keep smiling');
-  await panel.getByRole('button', { name: 'Write it so' }).click();
+  await lineForm.getByRole('button', { name: 'Write it so' }).click();
   await expect(panel.getByRole('alert')).toContainText('Expected one movement');
   await panel.getByLabel('This line').fill('6 band row, slowly down');
-  await panel.getByRole('button', { name: 'Write it so' }).click();
+  await lineForm.getByRole('button', { name: 'Write it so' }).click();
   await expect(line).toContainText('6 band row, slowly down');
   await panel.getByRole('button', { name: 'Compute it', exact: true }).click();
   await expect(line).not.toContainText('slowly down');

@@ -58,51 +58,6 @@ test('a movement nobody knows is said to be like another, and is known from then
   await expect(page.locator('.cm-content')).toContainText('movement: lantern hops = burpee x 1.2; both feet land');
 });
 
-test('one decision for several by keyboard: into the version, locked, for others too, taken back, taken up again', async ({ page }) => {
-  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
-  await page.goto(`${address}/adapt`);
-  await expect(page.getByRole('status', { name: 'The class' })).toBeVisible({ timeout: 60_000 });
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
-  await accessible(page);
-  await page.keyboard.press('Escape');
-  const lanes = page.getByRole('list', { name: 'Versions' }).getByRole('button');
-  await lanes.filter({ hasText: /^Corvalume/ }).focus();
-  await page.keyboard.press('Enter');
-  const panel = page.getByRole('complementary', { name: 'Version of Corvalume' });
-  await expect(panel.locator('section li > button').first()).toBeFocused();
-  await page.keyboard.press('Enter');
-  await expect(panel.getByLabel('Why not another movement?')).toBeVisible();
-  await page.keyboard.press('w');
-  await expect(panel.getByLabel('Why not another movement?')).toBeFocused();
-  await page.keyboard.press('Escape');
-  await expect(lanes.filter({ hasText: /^Corvalume/ })).toBeFocused();
-  await panel.locator('section li > button').first().focus();
-  await page.keyboard.press('l');
-  await expect(panel.getByLabel('locked')).toBeVisible();
-  await panel.getByRole('button', { name: 'For others too …' }).press('Enter');
-  const take = panel.getByRole('button', { name: /^Take it for [1-9]/ });
-  await expect(take).toBeEnabled({ timeout: 60_000 });
-  const others = Number(/\d+/.exec(await take.innerText())![0]);
-  await accessible(page);
-  await take.press('Enter');
-  const locked = page.getByRole('list', { name: 'Versions' }).getByText('· locked');
-  await expect(locked).toHaveCount(others + 1);
-  await lanes.first().focus();
-  await page.keyboard.press('Control+Z');
-  await expect(locked).toHaveCount(1);
-  await page.keyboard.press('Control+Y');
-  await expect(locked).toHaveCount(others + 1);
-  await page.getByLabel('Show').selectOption('locked');
-  await expect(lanes).toHaveCount(others + 1);
-  await page.getByLabel('Show').selectOption('all');
-  await page.getByLabel('Order').selectOption('alike');
-  await expect(page.getByText(/^\d+ the same$/).first()).toBeVisible();
-  const all = await lanes.count();
-  await page.getByLabel('Name, place or kit').fill('pull-up bar');
-  await expect.poll(() => lanes.count()).toBeLessThan(all);
-});
-
 test('on a phone the lanes have their strips, and a version opens above them', async ({ page }) => {
   const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
   await page.setViewportSize(phone);

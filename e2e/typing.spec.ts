@@ -7,7 +7,7 @@ import { readFileSync } from 'node:fs';
 import { fresh } from './desk';
 
 const directory = 'packages/core/test/samples';
-const samples = ['lantern-room'].map((name) => [name, readFileSync(`${directory}/${name}.txt`, 'utf8')] as const);
+const samples = ['harbour-wall'].map((name) => [name, readFileSync(`${directory}/${name}.txt`, 'utf8')] as const);
 // what turned the page white once: a run of four parts over a text of three
 const once = ['AMRAP 8:00 and half a rest', 'AMRAP 8:00\n10 burpee\n\nrest 3:00\n\nfor time, cap 9:00\n3 rounds\n  10 push-up'] as const;
 

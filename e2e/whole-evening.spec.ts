@@ -1,6 +1,6 @@
 /** One evening in one go: a workout written with three mistakes, mended, one version corrected, the same for others, sent to a crew. By keyboard alone; by mouse; on a phone. */
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { fresh, open, phone, saved } from './desk';
+import { accessible, fresh, open, phone, saved } from './desk';
 
 const mistaken = ['AMRAP 12:00', '8 pull-upp', '10 gobblet squat @ 16 kg', '12 burpeee'];
 const problems = (page: Page) => page.getByRole('list', { name: 'Problems' });
@@ -32,6 +32,18 @@ async function goTo(page: Page, screen: string): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
+/** Lanes by what was decided, alike together, and by what somebody has. */
+async function narrowedAndOrdered(page: Page, locked: number): Promise<void> {
+  await page.getByLabel('Show').selectOption('locked');
+  await expect(lanesOf(page)).toHaveCount(locked);
+  await page.getByLabel('Show').selectOption('all');
+  await page.getByLabel('Order').selectOption('alike');
+  await expect(page.getByText(/^\d+ the same$/).first()).toBeVisible();
+  const all = await lanesOf(page).count();
+  await page.getByLabel('Name, place or kit').fill('pull-up bar');
+  await expect.poll(() => lanesOf(page).count()).toBeLessThan(all);
+}
+
 test('by keyboard alone', async ({ page }) => {
   await open(page);
   await goTo(page, 'new w');
@@ -51,21 +63,38 @@ test('by keyboard alone', async ({ page }) => {
   await saved(page);
   await goTo(page, 'adapt');
   await looked(page);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
   await tabTo(page, lanesOf(page).first());
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(panelOf(page).locator('section li > button').first()).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(panelOf(page).getByLabel('Why not another movement?')).toBeVisible();
+  await page.keyboard.press('w');
+  await expect(panelOf(page).getByLabel('Why not another movement?')).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(lanesOf(page).nth(1)).toBeFocused();
+  await tabTo(page, panelOf(page).locator('section li > button').first());
   await page.keyboard.press('l');
   await expect(panelOf(page).getByLabel('locked')).toBeVisible();
   await tabTo(page, panelOf(page).getByRole('button', { name: 'For others too …' }));
   await page.keyboard.press('Enter');
   const take = panelOf(page).getByRole('button', { name: /^Take it for [1-9]/ });
   await expect(take).toBeEnabled({ timeout: 60_000 });
+  const others = Number(/\d+/.exec(await take.innerText())![0]);
+  await accessible(page);
   await tabTo(page, take);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('list', { name: 'Versions' }).getByText('· locked').nth(1)).toBeVisible();
+  const locked = page.getByRole('list', { name: 'Versions' }).getByText('· locked');
+  await expect(locked).toHaveCount(others + 1);
+  await tabTo(page, lanesOf(page).first());
+  await page.keyboard.press('Control+Z');
+  await expect(locked).toHaveCount(1);
+  await page.keyboard.press('Control+Y');
+  await expect(locked).toHaveCount(others + 1);
+  await narrowedAndOrdered(page, others + 1);
   await goTo(page, 'send');
   await tabTo(page, page.getByLabel('Who'));
   await page.keyboard.type('ferry');
