@@ -92,6 +92,7 @@ const databases = [
   'gambito_jest_library',
   'gambito_jest_moves',
   'gambito_jest_shared',
+  'gambito_jest_doors',
   'gambito_e2e',
   'gambito_e2e_too',
 ];

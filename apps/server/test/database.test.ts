@@ -40,6 +40,8 @@ describe('migrations and models agree with the live database', () => {
     'resets',
     'messages',
     'backups',
+    'doors',
+    'proposals',
     'athletes',
     'workouts',
     'revisions',
@@ -67,7 +69,7 @@ describe('migrations and models agree with the live database', () => {
   });
   test('a migration that was killed before it was noted is done again without harm', async () => {
     await database.sequelize.query('DELETE FROM migrations');
-    expect(await migrate(database)).toHaveLength(7);
+    expect(await migrate(database)).toHaveLength(8);
     expect(await migrate(database)).toEqual([]);
   });
 });

@@ -12,7 +12,7 @@ let maruvel: Desk;
 let cookie: string;
 let other: Desk;
 let lobby: Instance;
-const mine = { hash: 'ab'.repeat(32), workout: 0, revision: 1, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '' };
+const mine = { hash: 'ab'.repeat(32), workout: 0, revision: 1, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '', door: '', proposal: 0 };
 const theirs = { workout: 0, athlete: 0 };
 
 beforeAll(async () => {
@@ -25,6 +25,9 @@ beforeAll(async () => {
   mine.send = (await maruvel('GET', `/workouts/${mine.workout}/sends`)).json.sends[0].id;
   mine.score = (await maruvel('POST', `/workouts/${mine.workout}/scores`, { athleteId: mine.athlete, score: '9+3' })).json.scoreId;
   mine.job = (await maruvel('POST', `/workouts/${mine.workout}/send-jobs`, { athleteIds: [mine.athlete] })).json.id;
+  mine.door = (await maruvel('PUT', `/athletes/${mine.athlete}/door`)).json.door.token;
+  await instance.stranger('POST', `/d/${mine.door}/proposals`, { note: 'a word' });
+  mine.proposal = (await maruvel('GET', '/proposals')).json.proposals[0].id;
   theirs.workout = await addWorkout(other);
   theirs.athlete = await addAthlete(other, 'Brontek');
   const withdrawn = await addAthlete(maruvel, 'Ostrame');
@@ -40,8 +43,8 @@ afterAll(async () => {
 interface Row {
   readonly method: Method;
   readonly path: string;
-  /** anybody · a coach, own things only · a link */
-  readonly who: 'anybody' | 'coach' | 'link';
+  /** anybody · a coach, own things only · a link to one version · an athlete’s own door */
+  readonly who: 'anybody' | 'coach' | 'link' | 'door';
   /** of the other coach's; leaves nothing behind where it is refused */
   readonly body?: () => unknown;
 }
@@ -60,6 +63,13 @@ const matrix: readonly Row[] = [
   row('POST', '/forgotten', 'anybody', () => ({ email: 'x' })),
   row('GET', '/reset/:token', 'anybody'),
   row('POST', '/reset/:token', 'anybody', () => ({ password: 'a longer lantern' })),
+  row('GET', '/athletes/:athlete/door', 'coach'),
+  row('PUT', '/athletes/:athlete/door', 'coach'),
+  row('DELETE', '/athletes/:athlete/door', 'coach'),
+  row('GET', '/proposals', 'coach'),
+  row('PUT', '/proposals/:proposal', 'coach', () => ({ taken: true })),
+  row('GET', '/d/:door', 'door'),
+  row('POST', '/d/:door/proposals', 'door', () => ({ note: 'mine' })),
   row('GET', '/outbox', 'coach'),
   row('GET', '/backups', 'coach'),
   row('GET', '/me/sessions', 'coach'),
@@ -138,6 +148,12 @@ describe('the matrix', () => {
       if (path.includes(':')) expect((await other(method, filled(path), body?.())).status).toBe(404);
     },
   );
+  test.each(matrix.filter(({ who }) => who === 'door'))('$method $path: no other door opens it', async ({ method, path, body }) => {
+    const status = async (door: string): Promise<number> => (await instance.stranger(method, path.replace(':door', door), body?.())).status;
+    // neither a made-up one, nor a link to one version, nor the same letters in another case
+    for (const door of ['a'.repeat(32), mine.token, mine.door.toLowerCase(), mine.door.slice(0, -1)]) expect(await status(door)).toBe(410);
+    expect(await status(mine.door)).toBe(200);
+  });
   test.each(matrix.filter(({ who }) => who === 'link'))('$method $path: no other link opens it', async ({ method, path, body }) => {
     const status = async (token: string): Promise<number> => (await instance.stranger(method, filled(path, token), body?.())).status;
     expect(await status('a'.repeat(32))).toBe(404);

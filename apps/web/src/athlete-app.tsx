@@ -7,6 +7,7 @@ import { NotFound } from './shell/not-found';
 import { Screen } from './shell/screen';
 import { Messages } from './ui/messages';
 
+const DoorScreen = lazy(async () => ({ default: (await import('./athlete/door-screen')).DoorScreen }));
 const WarmUpScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).WarmUpScreen }));
 const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
 
@@ -16,6 +17,14 @@ export function AthleteApp() {
     <QueryClientProvider client={queryClient}>
       <BrowserRouter>
         <Routes>
+          <Route
+            path="/a/own/:token"
+            element={
+              <Screen>
+                <DoorScreen />
+              </Screen>
+            }
+          />
           <Route
             path="/a/:token"
             element={

@@ -6,6 +6,7 @@ export * from './library';
 export * from './archive';
 export * from './account';
 export * from './today';
+export * from './door';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
 export { readPlain } from './read-file';

@@ -12,7 +12,20 @@ import mariadb, { type Connection } from 'mariadb';
 import type { Config } from '../platform/config';
 
 /** What is kept, in the order that rows need each other. Sessions, links to new passwords, messages, tallies and leases are of the moment. */
-const tables = ['coaches', 'athletes', 'workouts', 'workout_revisions', 'locks', 'sends', 'scores', 'readings', 'jobs', 'job_items'] as const;
+const tables = [
+  'coaches',
+  'athletes',
+  'workouts',
+  'workout_revisions',
+  'locks',
+  'sends',
+  'scores',
+  'readings',
+  'jobs',
+  'job_items',
+  'doors',
+  'proposals',
+] as const;
 const format = 1;
 
 interface Head {

@@ -10,6 +10,7 @@ import * as longerScores from './0004-longer-scores';
 import * as readingsAndLeases from './0005-readings-and-leases';
 import * as theDesk from './0006-the-desk';
 import * as trust from './0007-trust';
+import * as doors from './0008-doors';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -19,6 +20,7 @@ const migrations = [
   { name: '0005-readings-and-leases', ...readingsAndLeases },
   { name: '0006-the-desk', ...theDesk },
   { name: '0007-trust', ...trust },
+  { name: '0008-doors', ...doors },
 ];
 
 /** What migrating itself needs first. */

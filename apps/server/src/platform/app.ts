@@ -13,6 +13,7 @@ import { athleteRoutes } from '../athletes/routes';
 import { accountRoutes, authRoutes } from '../auth/routes';
 import { boardRoutes } from '../boards/routes';
 import { catalogueRoutes } from '../catalogue/routes';
+import { doorRoutes, ownDoorRoutes } from '../doors/routes';
 import { instanceRoutes } from '../instance/routes';
 import { ruleRoutes } from '../rules/routes';
 import { scoreRoutes } from '../scores/routes';
@@ -42,6 +43,8 @@ const features = [
   boardRoutes,
   archiveRoutes,
   instanceRoutes,
+  doorRoutes,
+  ownDoorRoutes,
 ];
 
 /** No cookie, and no address: a link's token is in it. */

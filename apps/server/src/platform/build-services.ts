@@ -4,6 +4,7 @@ import { athleteStore } from '../athletes/store';
 import { resetStore } from '../auth/resets';
 import { coachStore, invitationStore, sessionStore } from '../auth/store';
 import { backupLog } from '../backup/log';
+import { doorStore, proposalStore } from '../doors/store';
 import { jobStore } from '../jobs/store';
 import { outboxOn } from '../outbox/store';
 import { readingStore } from '../readings/store';
@@ -37,6 +38,8 @@ export function buildServices(
     coaches: coachStore(database),
     sessions: sessionStore(database),
     invitations: invitationStore(database),
+    doors: doorStore(database),
+    proposals: proposalStore(database),
     resets: resetStore(database),
     outbox: outboxOn(database),
     backups: backupLog(database),

@@ -181,6 +181,25 @@ export interface LeaseRow extends Row<LeaseRow> {
   heldUntil: Date;
 }
 
+export interface DoorRow extends Row<DoorRow> {
+  athleteId: number;
+  token: string;
+  expiresAt: Date;
+  revokedAt: Date | null;
+  openedAt: Date | null;
+}
+/** What an athlete would have otherwise in their file. */
+export interface ProposalRow extends Row<ProposalRow> {
+  id: CreationOptional<number>;
+  coachId: number;
+  athleteId: number;
+  change: object;
+  /** null while it waits for the coach */
+  settledAt: Date | null;
+  taken: number | null;
+  createdAt: CreationOptional<Date>;
+}
+
 export interface Models {
   readonly coaches: ModelStatic<CoachRow>;
   readonly sessions: ModelStatic<SessionRow>;
@@ -188,6 +207,8 @@ export interface Models {
   readonly resets: ModelStatic<ResetRow>;
   readonly messages: ModelStatic<MessageRow>;
   readonly backups: ModelStatic<BackupRow>;
+  readonly doors: ModelStatic<DoorRow>;
+  readonly proposals: ModelStatic<ProposalRow>;
   readonly athletes: ModelStatic<AthleteRow>;
   readonly workouts: ModelStatic<WorkoutRow>;
   readonly revisions: ModelStatic<RevisionRow>;
@@ -247,6 +268,16 @@ const columns = {
     bytes: { type: DataTypes.BIGINT.UNSIGNED, allowNull: false },
     rowCount: number(),
     failure: { type: DataTypes.STRING(500), allowNull: true },
+    createdAt: moment(),
+  },
+  doors: { athleteId: key(), token: { type: DataTypes.CHAR(32), allowNull: false }, expiresAt: moment(), revokedAt: maybe(), openedAt: maybe() },
+  proposals: {
+    id: id(),
+    coachId: number(),
+    athleteId: number(),
+    change: json(),
+    settledAt: maybe(),
+    taken: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
     createdAt: moment(),
   },
   athletes: {
@@ -343,6 +374,8 @@ export function defineModels(sequelize: Sequelize): Models {
     resets: sequelize.define<ResetRow>('resets', ownOf(columns.resets)),
     messages: sequelize.define<MessageRow>('messages', ownOf(columns.messages)),
     backups: sequelize.define<BackupRow>('backups', ownOf(columns.backups)),
+    doors: sequelize.define<DoorRow>('doors', ownOf(columns.doors)),
+    proposals: sequelize.define<ProposalRow>('proposals', ownOf(columns.proposals)),
     athletes: sequelize.define<AthleteRow>('athletes', ownOf(columns.athletes)),
     workouts: sequelize.define<WorkoutRow>('workouts', ownOf(columns.workouts)),
     revisions: sequelize.define<RevisionRow>('workout_revisions', ownOf(columns.revisions)),

@@ -4,6 +4,7 @@ import type { AthleteStore } from '../athletes/store';
 import type { ResetStore } from '../auth/resets';
 import type { CoachStore, InvitationStore, SessionStore } from '../auth/store';
 import type { BackupLog } from '../backup/log';
+import type { DoorStore, ProposalStore } from '../doors/store';
 import type { JobStore } from '../jobs/store';
 import type { Outbox } from '../outbox/store';
 import type { ReadingStore } from '../readings/store';
@@ -30,6 +31,8 @@ export interface Services {
   readonly coaches: CoachStore;
   readonly sessions: SessionStore;
   readonly invitations: InvitationStore;
+  readonly doors: DoorStore;
+  readonly proposals: ProposalStore;
   readonly resets: ResetStore;
   readonly outbox: Outbox;
   readonly backups: BackupLog;

@@ -5,6 +5,7 @@ import { Page } from '../shell/frame';
 import { dayText, showDay, todayIn } from '../shell/days';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
+import { ProposedList } from './proposed-list';
 import { TodayWorkout } from './today-workout';
 import { useNewWorkout } from './use-new-workout';
 import { WorkoutList } from './workout-list';
@@ -66,6 +67,7 @@ export function DeskScreen() {
           ))}
         </div>
         <aside className="flex flex-col gap-6">
+          <ProposedList />
           <WorkoutList title="Coming" workouts={coming} empty="Nothing planned yet." />
           <WorkoutList title="Done lately" workouts={recent} empty="Nothing in the last two months." to="board" />
           {undated.length > 0 && <WorkoutList title="Without a day" workouts={undated} empty="" state={false} />}

@@ -11,9 +11,11 @@ import { AvoidField } from './avoid-field';
 import { HelpfulTests } from './helpful-tests';
 import { LoadList } from './load-list';
 import { otherKit } from './other-kit';
+import { OwnDoorLink } from './own-door';
 import { PastResults } from './past-results';
 import { ChoiceField, LinesField, TextField } from './person-fields';
 import { PlacePart } from './place-part';
+import { ProposalsOf } from './proposals-of';
 import { usePerson, type PersonForm } from './use-person';
 
 export function PersonScreen() {
@@ -41,7 +43,9 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
         <PlacePart person={person} />
         <Ability person={person} />
         <div>
+          {stored && <ProposalsOf athleteId={stored.id} person={person} />}
           {stored && <PastResults stored={stored} today={person.today} />}
+          {stored && <OwnDoorLink athleteId={stored.id} />}
           <HelpfulTests athlete={person.athlete} today={person.today} />
           <LoadList loads={person.loads} others={otherKit(person.kit)} assumed={person.athlete.assumed} />
         </div>
