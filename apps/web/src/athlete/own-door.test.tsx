@@ -85,6 +85,6 @@ describe('at the coach’s desk', () => {
     expect(proposalLines({ kit: ' ', lifts: 'a\nb', note: 'new' })).toEqual([
       ['kit', 'nothing any more'],
       ['lifts', 'a · b'],
-      ['says', 'new'],
+      ['a word', 'new'],
     ]));
 });

@@ -1,9 +1,9 @@
 /** The link to an athlete's own door: made, copied, withdrawn, opened again. */
 import type { Door } from '@gambito/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { format, parseISO } from 'date-fns';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
-import { shortDay } from '../shell/days';
 import { Button } from '../ui/button';
 
 export function OwnDoorLink({ athleteId }: { athleteId: number }) {
@@ -34,7 +34,7 @@ export function OwnDoorLink({ athleteId }: { athleteId: number }) {
             <a href={address!} target="_blank" rel="noreferrer" className="underline">
               open it
             </a>
-            , until {shortDay(door.expiresAt)}
+            , until {format(parseISO(door.expiresAt), 'd MMM yyyy')}
             {door.opened && ', was opened'}
           </p>
           <Button onClick={copy}>Copy the link</Button>

@@ -39,7 +39,7 @@ export const proposalLines = ({ kit, lifts, bestSets, avoid, note }: ProposedCha
       ['lifts', lifts],
       ['best sets', bestSets],
       ['to be spared', avoid],
-      ['says', note || undefined],
+      ['a word', note || undefined],
     ] as const
   ).flatMap(([what, text]) => (text === undefined ? [] : [[what, text.trim() === '' ? 'nothing any more' : text.trim().split('\n').join(' · ')]]));
 
