@@ -76,7 +76,7 @@ function count(file, read) {
   }
 }
 
-/** each test file that needs one has a database of its own, and so has each half of the browser's */
+/** each test file that needs one has a database of its own, and so has each part of the browser's */
 const databases = [
   'gambito_jest',
   'gambito_jest_demo',
@@ -93,8 +93,10 @@ const databases = [
   'gambito_jest_moves',
   'gambito_jest_shared',
   'gambito_jest_doors',
+  'gambito_jest_feeds',
   'gambito_e2e',
   'gambito_e2e_too',
+  'gambito_e2e_three',
 ];
 
 await orRefuse(async () => {
@@ -108,7 +110,7 @@ await orRefuse(async () => {
   const servers = [];
   const clean = async () => {
     for (const server of servers)
-      if (server.exitCode === null) {
+      if (server.exitCode === null && server.signalCode === null) {
         server.kill('SIGTERM');
         await new Promise((resolve) => server.once('exit', resolve));
       }
@@ -127,9 +129,9 @@ await orRefuse(async () => {
     // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
     const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
     // the browser begins as soon as there is something to look at, beside what is short; the unit tests come after it: on two cores both together take longer than one after the other.
-    // each of its two halves has a server and a database of its own
+    // each of its three parts has a server and a database of its own
     const urls = [];
-    for (const name of ['gambito_e2e', 'gambito_e2e_too']) urls.push(await startServer(database.environment(name), servers));
+    for (const name of ['gambito_e2e', 'gambito_e2e_too', 'gambito_e2e_three']) urls.push(await startServer(database.environment(name), servers));
     const browser = check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: urls.join(',') });
     await Promise.all([statics, fire, browser]);
     for (const server of servers) server.kill('SIGTERM');

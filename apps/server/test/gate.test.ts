@@ -12,7 +12,7 @@ let maruvel: Desk;
 let cookie: string;
 let other: Desk;
 let lobby: Instance;
-const mine = { hash: 'ab'.repeat(32), workout: 0, revision: 1, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '', door: '', proposal: 0 };
+const mine = { hash: 'ab'.repeat(32), workout: 0, revision: 1, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '', door: '', proposal: 0, face: 'txt' };
 const theirs = { workout: 0, athlete: 0 };
 
 beforeAll(async () => {
@@ -68,6 +68,12 @@ const matrix: readonly Row[] = [
   row('DELETE', '/athletes/:athlete/door', 'coach'),
   row('GET', '/proposals', 'coach'),
   row('PUT', '/proposals/:proposal', 'coach', () => ({ taken: true })),
+  row('GET', '/me/calendar', 'coach'),
+  row('PUT', '/me/calendar', 'coach'),
+  row('DELETE', '/me/calendar', 'coach'),
+  row('GET', '/c/:token/calendar.ics', 'anybody'),
+  row('GET', '/a/:token/version/:face', 'link'),
+  row('GET', '/d/:door/calendar.ics', 'door'),
   row('GET', '/d/:door', 'door'),
   row('POST', '/d/:door/proposals', 'door', () => ({ note: 'mine' })),
   row('GET', '/outbox', 'coach'),

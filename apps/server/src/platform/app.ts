@@ -13,6 +13,7 @@ import { athleteRoutes } from '../athletes/routes';
 import { accountRoutes, authRoutes } from '../auth/routes';
 import { boardRoutes } from '../boards/routes';
 import { catalogueRoutes } from '../catalogue/routes';
+import { calendarRoutes, feedRoutes } from '../calendars/routes';
 import { doorRoutes, ownDoorRoutes } from '../doors/routes';
 import { instanceRoutes } from '../instance/routes';
 import { ruleRoutes } from '../rules/routes';
@@ -45,6 +46,8 @@ const features = [
   instanceRoutes,
   doorRoutes,
   ownDoorRoutes,
+  calendarRoutes,
+  feedRoutes,
 ];
 
 /** No cookie, and no address: a link's token is in it. */

@@ -4,6 +4,7 @@ import { athleteStore } from '../athletes/store';
 import { resetStore } from '../auth/resets';
 import { coachStore, invitationStore, sessionStore } from '../auth/store';
 import { backupLog } from '../backup/log';
+import { calendarStore } from '../calendars/store';
 import { doorStore, proposalStore } from '../doors/store';
 import { jobStore } from '../jobs/store';
 import { outboxOn } from '../outbox/store';
@@ -38,6 +39,7 @@ export function buildServices(
     coaches: coachStore(database),
     sessions: sessionStore(database),
     invitations: invitationStore(database),
+    calendars: calendarStore(database),
     doors: doorStore(database),
     proposals: proposalStore(database),
     resets: resetStore(database),

@@ -21,6 +21,8 @@ export interface CoachRow extends Row<CoachRow> {
   tiers: CreationOptional<string[]>;
   /** whose desk this coach works at; null: their own */
   deskId: CreationOptional<number | null>;
+  /** of the calendar feed; null: there is none */
+  calendarToken: CreationOptional<string | null>;
 }
 export interface SessionRow extends Row<SessionRow> {
   tokenHash: string;
@@ -251,6 +253,7 @@ const columns = {
     tiers: { ...json(), defaultValue: [] },
     firstDay: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
     deskId: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+    calendarToken: { type: DataTypes.CHAR(32), allowNull: true },
   },
   sessions: {
     tokenHash: hashed(),

@@ -4,6 +4,7 @@ import type { AthleteStore } from '../athletes/store';
 import type { ResetStore } from '../auth/resets';
 import type { CoachStore, InvitationStore, SessionStore } from '../auth/store';
 import type { BackupLog } from '../backup/log';
+import type { CalendarStore } from '../calendars/store';
 import type { DoorStore, ProposalStore } from '../doors/store';
 import type { JobStore } from '../jobs/store';
 import type { Outbox } from '../outbox/store';
@@ -31,6 +32,7 @@ export interface Services {
   readonly coaches: CoachStore;
   readonly sessions: SessionStore;
   readonly invitations: InvitationStore;
+  readonly calendars: CalendarStore;
   readonly doors: DoorStore;
   readonly proposals: ProposalStore;
   readonly resets: ResetStore;

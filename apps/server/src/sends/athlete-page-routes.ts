@@ -9,11 +9,12 @@ import type { Services } from '../platform/services';
 import { typed } from '../platform/typed';
 import { scoreLength } from '../scores/store';
 import { logByLink } from '../scores/use-cases';
-import { askToday, athletePage, calendarOf, noteOpened } from './use-cases';
+import { askToday, athletePage, calendarOf, noteOpened, sheetFor } from './use-cases';
 
 const tokenParams = z.object({ token: z.string().max(60) });
 /** by link, not by address: a class shares one */
 const scoresByLink: Limit = { name: 'score', most: 60, seconds: 60 };
+const typesOf = { pdf: 'application/pdf', md: 'text/markdown; charset=utf-8', txt: 'text/plain; charset=utf-8' } as const;
 const asksByLink: Limit = { name: 'asked today', most: 30, seconds: 60 };
 
 export function athletePageRoutes(plain: FastifyInstance, services: Services): void {
@@ -40,6 +41,17 @@ export function athletePageRoutes(plain: FastifyInstance, services: Services): v
     await askToday(services, linkIn(request), null);
     return { done: true };
   });
+  app.get(
+    '/a/:token/version/:face',
+    { schema: { summary: 'The version as PDF, Markdown or plain text', params: tokenParams.extend({ face: z.enum(['pdf', 'md', 'txt']) }) } },
+    async (request, reply) => {
+      const { face } = request.params;
+      return reply
+        .type(typesOf[face])
+        .header('content-disposition', `inline; filename="workout.${face}"`)
+        .send(await sheetFor(linkIn(request), face));
+    },
+  );
   app.post('/a/:token/felt', { schema: { summary: 'What hurt, told to the coach', params: tokenParams, body: feltSchema.nullish() } }, async (request) => {
     await services.limiter.spend(asksByLink, request.params.token, services.now());
     const { workoutId, athleteId } = linkIn(request);

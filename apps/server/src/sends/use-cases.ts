@@ -6,8 +6,9 @@ import type { Coach } from '../auth/store';
 import { Problem } from '../platform/errors';
 import type { Urgency } from '../platform/pool/fair-queue';
 import type { Services } from '../platform/services';
-import { calendarFile } from './calendar';
+import { calendarFile, uidOf } from '../calendars/calendar';
 import type { MadeBrief } from './brief';
+import { sheetMarkdown, sheetOf, sheetPdf, sheetText } from './sheet';
 import type { OpenLink } from './store';
 import { fileToday, placesOfFile } from './today';
 
@@ -96,12 +97,20 @@ export async function askToday(services: Services, link: OpenLink, asked: TodayA
 /** @param address where the page is reached, without its path */
 export async function calendarOf(services: Services, link: OpenLink, token: string, address: string): Promise<string> {
   const text = await services.pool.run(link.coachId, 'plainText', { text: link.versionText });
-  return calendarFile({
-    uid: `${link.workoutId}-${link.athleteId}@gambito`,
+  const entry = {
+    uid: uidOf(link.workoutId, link.athleteId),
     title: link.brief.title,
     text,
     url: `${address}/a/${token}`,
-    day: link.workout?.day ?? link.sentAt.toISOString().slice(0, 10),
-    now: services.now(),
-  });
+    day: dayOf(link),
+    changedAt: link.sentAt,
+  };
+  return calendarFile([entry]);
+}
+const dayOf = ({ workout, sentAt }: OpenLink): string => workout?.day ?? sentAt.toISOString().slice(0, 10);
+
+/** The version on paper, or as text. */
+export async function sheetFor(link: OpenLink, face: 'pdf' | 'md' | 'txt'): Promise<Buffer | string> {
+  const blocks = sheetOf(link.brief, dayOf(link));
+  return face === 'pdf' ? sheetPdf(blocks) : face === 'md' ? sheetMarkdown(blocks) : sheetText(blocks);
 }

@@ -3,6 +3,7 @@ import { useMe } from '../api/queries';
 import { Page } from '../shell/frame';
 import { Failed, Loading } from '../ui/states';
 import { BackupsList } from './backups-list';
+import { CalendarFeed } from './calendar-feed';
 import { DeskArchive } from './desk-archive';
 import { Invitations } from './invitations';
 import { Outbox } from './outbox';
@@ -23,6 +24,7 @@ export function AccountScreen() {
       <div className="grid gap-10 md:grid-cols-2">
         <RoomForm coach={me.coach} />
         <SessionsList />
+        <CalendarFeed />
         <DeskArchive />
         {me.demo ? (
           <section>

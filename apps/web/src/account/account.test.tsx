@@ -20,6 +20,7 @@ const account = (answers = {}) =>
       'GET /me/sessions': sessions,
       'GET /invitations': { invitations: [] },
       'GET /outbox': { messages: [] },
+      'GET /me/calendar': { token: null },
       'GET /backups': { at: null, taken: [] },
       'PUT /me': me,
       ...answers,
@@ -98,6 +99,18 @@ describe('who is signed in, and who may come', () => {
     account({ 'GET /me': { ...me, coach: { ...me.coach, founder: false } } });
     await screen.findByLabelText('Time zone');
     expect(screen.queryByRole('heading', { name: 'Other coaches' })).toBeNull();
+  });
+});
+
+describe('the calendar', () => {
+  test('has a link that is made, replaced and withdrawn', async () => {
+    const { server, user } = account({ 'PUT /me/calendar': { token: 'abc' }, 'DELETE /me/calendar': { token: null } });
+    const [make] = await screen.findAllByRole('button', { name: 'Make a link' });
+    await user.click(make!);
+    expect(((await screen.findByLabelText('Calendar link')) as HTMLInputElement).value).toMatch(/\/api\/c\/abc\/calendar.ics$/);
+    await user.click(screen.getByRole('button', { name: 'Withdraw it' }));
+    await waitFor(() => expect(screen.queryByLabelText('Calendar link')).toBeNull());
+    expect(server.writes().map(({ method }) => method)).toEqual(['PUT', 'DELETE']);
   });
 });
 

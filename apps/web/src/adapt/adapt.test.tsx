@@ -118,6 +118,18 @@ describe('a decision of the coach', () => {
     await staged.user.click(within(panel).getByRole('button', { name: 'Undo the last choice' }));
     await waitFor(() => expect(staged.locks.get(1)).toEqual([theirs]));
   }, 60_000);
+  test('is a count, asked once whether Enter or leaving takes it', async () => {
+    const staged = adapting();
+    const panel = await open(staged, 'Orlindo');
+    await staged.user.click(line(panel, /push-up/));
+    const count = (await within(panel).findByRole('spinbutton', undefined, { timeout: 20_000 })) as HTMLInputElement;
+    await staged.user.clear(count);
+    await staged.user.type(count, '9{Enter}');
+    await staged.user.tab();
+    await waitFor(() => expect(staged.locks.get(1)).toEqual([expect.objectContaining({ slot: 2, reps: 9 })]));
+    await waitFor(() => expect(line(panel, /^9 push-up/)).toBeTruthy(), { timeout: 20_000 });
+    expect(staged.server.writes()).toHaveLength(1);
+  }, 60_000);
   test('asks why not a movement: kit that is not there, and a word that is none', async () => {
     const staged = adapting();
     const panel = await open(staged, 'Orlindo');

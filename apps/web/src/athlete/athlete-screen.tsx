@@ -32,6 +32,12 @@ export function AthleteScreen() {
   return data ? <Brief token={token} page={data} /> : <Loading what="Fetching your workout" />;
 }
 
+const faces = [
+  ['pdf', 'PDF'],
+  ['md', 'Markdown'],
+  ['txt', 'text'],
+] as const;
+
 /** On paper everything is open: a folded section cannot be clicked there. */
 function useUnfoldedPrint(): void {
   useEffect(() => {
@@ -62,6 +68,15 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
         <a className="underline" href={`/api/a/${token}/calendar.ics`} download>
           Put it in the calendar
         </a>
+        <span className="text-soft"> · on paper: </span>
+        {faces.map(([face, words], index) => (
+          <span key={face}>
+            {index > 0 && ', '}
+            <a className="underline" href={`/api/a/${token}/version/${face}`} target="_blank" rel="noreferrer">
+              {words}
+            </a>
+          </span>
+        ))}
       </p>
       <Suspense fallback={<Loading what="Fetching the score sheet" />}>
         <ScoreForm token={token} page={page} />

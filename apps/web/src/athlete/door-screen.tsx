@@ -29,6 +29,12 @@ export function DoorScreen() {
         </span>
       </div>
       <Days days={data.days} />
+      <p className="text-sm">
+        <a className="underline" href={`/api/d/${token}/calendar.ics`}>
+          Your days as a calendar
+        </a>
+        <span className="text-soft"> to subscribe to: a changed day moves, a withdrawn one goes.</span>
+      </p>
       <Results results={data.results} />
       <ProposalForm key={data.name} token={token} door={data} />
     </main>
