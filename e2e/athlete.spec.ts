@@ -61,8 +61,8 @@ test('“today I only have …” from the phone to the desk, and what hurt', as
   await athlete.getByLabel('Where it hurt').fill('left knee');
   await athlete.getByRole('button', { name: 'Tell the coach' }).click();
   await expect(athlete.getByText('Your coach sees it.').last()).toBeVisible();
-  const { sends } = await (await page.request.get(`/api${address}/sends`)).json();
-  expect(sends[0]).toMatchObject({ felt: 'left knee: noticed it.', today: expect.stringContaining('15 min') });
+  const told = async () => (await (await page.request.get(`/api${address}/sends`)).json()).sends[0];
+  await expect.poll(told).toMatchObject({ felt: 'left knee: noticed it.', today: expect.stringContaining('15 min') });
   await today.getByRole('button', { name: 'Back to the first version' }).click();
   await expect(athlete.getByRole('region', { name: 'Your version' })).not.toContainText('instead of 8');
   await context.close();

@@ -104,6 +104,12 @@ const shots = {
     await page.goto(`${url}/a/${nestedToken}`);
     await page.getByText('Start the clock').waitFor();
   },
+  async door() {
+    await page.setViewportSize(phone);
+    const { door } = await json('/athletes/1/door', { method: 'PUT' });
+    await page.goto(`${url}/a/own/${door.token}`);
+    await page.getByRole('heading', { name: 'Your days' }).waitFor();
+  },
   async clock() {
     await page.setViewportSize(phone);
     await page.goto(`${url}/a/${token}/clock`);

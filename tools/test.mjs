@@ -128,18 +128,22 @@ await orRefuse(async () => {
     await together([['build', process.execPath, ['tools/build.mjs']]]);
     // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
     const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
-    // the browser begins as soon as there is something to look at, beside what is short; the unit tests come after it: on two cores both together take longer than one after the other.
+    // the browser begins as soon as there is something to look at, beside what is short: with the unit tests as well, all of them take longer.
     // each of its three parts has a server and a database of its own
     const urls = [];
     for (const name of ['gambito_e2e', 'gambito_e2e_too', 'gambito_e2e_three']) urls.push(await startServer(database.environment(name), servers));
     const browser = check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: urls.join(',') });
-    await Promise.all([statics, fire, browser]);
+    const jest = (name, args, environment = {}) =>
+      check(name, bin('jest'), ['--json', '--outputFile', join(results, `${name}.json`), '--silent', ...args], {
+        NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+        ...environment,
+      });
+    await Promise.all([statics, fire]);
+    // the server's tests wait as often as they compute, and go beside the browser; what only computes comes last, on both cores
+    await Promise.all([browser, jest('server', ['apps/server/test', '--maxWorkers', '1'], database.environment('gambito_jest'))]);
     for (const server of servers) server.kill('SIGTERM');
-    await check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
-      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-      ...database.environment('gambito_jest'),
-    });
-    count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
+    await jest('unit', ['--maxWorkers', '2'], { GAMBITO_DATABASE: '' });
+    for (const name of ['server', 'unit']) count(`${name}.json`, (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
     count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
   } finally {
     await clean();
