@@ -163,7 +163,6 @@ test('workouts: found by a word in them, dated, duplicated, deleted and brought 
   await fresh(page, '# Breakwater Lamp\nfor time, cap 10:00\n50 goblet squat @ 16/12 kg');
   await page.goto('/workouts');
   await page.getByRole('heading', { name: 'Workouts' }).waitFor();
-  await accessible(page);
   await page.getByLabel('Search workouts').fill('goblet squat @ 16');
   const items = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: /Breakwater Lamp/ }) });
   await expect(items).toHaveCount(1);

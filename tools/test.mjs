@@ -64,6 +64,18 @@ async function startServer(environment, servers) {
   return url;
 }
 
+/** `backup` or `restore` of a whole instance. */
+function keep(command, file, environment) {
+  return new Promise((resolve, reject) => {
+    const keeper = spawn(process.execPath, ['apps/server/dist/keeper.mjs', command, file], {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, ...environment },
+    });
+    keeper.once('exit', (code) => (code === 0 ? resolve() : reject(new Refusal(`The demo could not be taken over (${command}).`))));
+  });
+}
+
 function count(file, read) {
   try {
     const [good, bad] = read(JSON.parse(readFileSync(join(results, file), 'utf8')));
@@ -128,22 +140,24 @@ await orRefuse(async () => {
     await together([['build', process.execPath, ['tools/build.mjs']]]);
     // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
     const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
-    // the browser begins as soon as there is something to look at, beside what is short: with the unit tests as well, all of them take longer.
-    // each of its three parts has a server and a database of its own
-    const urls = [];
-    for (const name of ['gambito_e2e', 'gambito_e2e_too', 'gambito_e2e_three']) urls.push(await startServer(database.environment(name), servers));
+    // the browser begins as soon as there is something to look at, beside what is short; the unit tests come after it: side by side both take longer.
+    // each of its three parts has a server and a database of its own; the demo is made once, and taken over by the others
+    const [first, ...more] = ['gambito_e2e', 'gambito_e2e_too', 'gambito_e2e_three'].map((name) => database.environment(name));
+    const urls = [await startServer(first, servers)];
+    const demo = join(files, 'demo.backup');
+    await keep('backup', demo, first);
+    for (const environment of more) {
+      await keep('restore', demo, environment);
+      urls.push(await startServer(environment, servers));
+    }
     const browser = check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: urls.join(',') });
-    const jest = (name, args, environment = {}) =>
-      check(name, bin('jest'), ['--json', '--outputFile', join(results, `${name}.json`), '--silent', ...args], {
-        NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-        ...environment,
-      });
-    await Promise.all([statics, fire]);
-    // the server's tests wait as often as they compute, and go beside the browser; what only computes comes last, on both cores
-    await Promise.all([browser, jest('server', ['apps/server/test', '--maxWorkers', '1'], database.environment('gambito_jest'))]);
+    await Promise.all([statics, fire, browser]);
     for (const server of servers) server.kill('SIGTERM');
-    await jest('unit', ['--maxWorkers', '2'], { GAMBITO_DATABASE: '' });
-    for (const name of ['server', 'unit']) count(`${name}.json`, (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
+    await check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
+      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+      ...database.environment('gambito_jest'),
+    });
+    count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
     count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
   } finally {
     await clean();
