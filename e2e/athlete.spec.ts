@@ -95,3 +95,29 @@ test('the warm-up by the clock, tap by tap, and on to the workout', async ({ pag
   await expect(athlete.getByRole('button', { name: 'Start' })).toBeVisible();
   await context.close();
 });
+
+test('an own door: the days and figures on a phone, what is otherwise proposed, taken into the form by the coach', async ({ page, browser }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n15 air squat');
+  await sendTo(page, address, 'Quillume');
+  await page.goto('/people');
+  await page.getByRole('link', { name: 'Quillume' }).click();
+  const own = page.getByRole('region', { name: 'Own door' });
+  await own.getByRole('button', { name: 'Make a link' }).click();
+  const link = (await own.getByRole('link', { name: 'open it' }).getAttribute('href'))!;
+  const context = await browser.newContext({ viewport: phone });
+  const athlete = await context.newPage();
+  await athlete.goto(link);
+  await expect(athlete.getByRole('region', { name: 'Your days' })).toContainText('Squall');
+  await accessible(athlete);
+  await athlete.getByLabel('Your best sets').fill('push-up: 33, 2026-11');
+  await athlete.getByRole('button', { name: 'Tell the coach' }).click();
+  await expect(athlete.getByText(/Your coach sees it/)).toBeVisible();
+  await context.close();
+  await page.goto('/');
+  await page.getByRole('region', { name: 'Proposed' }).getByRole('link', { name: 'Quillume' }).click();
+  await page.getByRole('button', { name: 'Take into the form' }).click();
+  await expect(page.getByLabel('Best sets')).toHaveValue('push-up: 33, 2026-11');
+  await expect(page.getByRole('region', { name: 'Proposed' })).toBeHidden();
+  await page.getByRole('button', { name: 'Drop changes' }).click();
+  await page.getByRole('button', { name: 'Drop it' }).click();
+});

@@ -365,4 +365,13 @@ test('signed out, every address leads to the way in', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Open the demo desk' })).toBeVisible();
   await page.goto('/people');
   await expect(page).toHaveURL(/\/login$/);
+  await page.goto('/reset/nobody');
+  await expect(page.getByText('was used, or ran out')).toBeVisible();
+  await accessible(page);
+});
+
+test('the start page comes without the core, which is large', async ({ page }) => {
+  const html = await (await page.request.get('/')).text();
+  expect(html).toContain('/assets/vendor-');
+  expect(html).not.toContain('/assets/core-');
 });

@@ -17,12 +17,30 @@ const PeopleScreen = lazy(async () => ({ default: (await import('./people/people
 const ImportScreen = lazy(async () => ({ default: (await import('./people/import-screen')).ImportScreen }));
 const PersonScreen = lazy(async () => ({ default: (await import('./people/person-screen')).PersonScreen }));
 const RulesScreen = lazy(async () => ({ default: (await import('./rules/rules-screen')).RulesScreen }));
-const WorkoutFrame = lazy(async () => ({ default: (await import('./shell/workout-frame')).WorkoutFrame }));
-const WriteScreen = lazy(async () => ({ default: (await import('./write/write-screen')).WriteScreen }));
-const AdaptScreen = lazy(async () => ({ default: (await import('./adapt/adapt-screen')).AdaptScreen }));
-const SheetScreen = lazy(async () => ({ default: (await import('./adapt/sheet-screen')).SheetScreen }));
-const SendScreen = lazy(async () => ({ default: (await import('./send/send-screen')).SendScreen }));
-const BoardScreen = lazy(async () => ({ default: (await import('./board/board-screen')).BoardScreen }));
+const frame = () => import('./shell/workout-frame');
+const WorkoutFrame = lazy(async () => ({ default: (await frame()).WorkoutFrame }));
+const steps = {
+  write: () => import('./write/write-screen'),
+  adapt: () => import('./adapt/adapt-screen'),
+  sheet: () => import('./adapt/sheet-screen'),
+  send: () => import('./send/send-screen'),
+  board: () => import('./board/board-screen'),
+};
+const WriteScreen = lazy(async () => ({ default: (await steps.write()).WriteScreen }));
+const AdaptScreen = lazy(async () => ({ default: (await steps.adapt()).AdaptScreen }));
+const SheetScreen = lazy(async () => ({ default: (await steps.sheet()).SheetScreen }));
+const SendScreen = lazy(async () => ({ default: (await steps.send()).SendScreen }));
+const BoardScreen = lazy(async () => ({ default: (await steps.board()).BoardScreen }));
+
+/** A step that is opened by its address is fetched beside the frame around it, and the core starts meanwhile: not one after the other. */
+function fetchOpened(path: string): void {
+  const step = /^\/workouts\/\d+\/(\w+)/.exec(path)?.[1];
+  if (step === undefined || !Object.hasOwn(steps, step)) return;
+  void frame();
+  void steps[step as keyof typeof steps]();
+  if (step === 'write' || step === 'adapt') void import('./workers/core-client').then(({ core }) => core());
+}
+fetchOpened(window.location.pathname);
 const AccountScreen = lazy(async () => ({ default: (await import('./account/account-screen')).AccountScreen }));
 const LoginScreen = lazy(async () => ({ default: (await import('./shell/login-screen')).LoginScreen }));
 const ResetScreen = lazy(async () => ({ default: (await import('./shell/reset-screen')).ResetScreen }));

@@ -2,8 +2,8 @@
 import type { Lock } from '@gambito/core';
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { useSaveLocks } from '../api/queries';
 import type { StoredLocks } from '../api/types';
+import { useSaveLocks } from './use-save-locks';
 
 export interface LocksOf {
   readonly athleteId: number;

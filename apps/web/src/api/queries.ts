@@ -1,7 +1,6 @@
 /** What the screens ask of the server, by name. */
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { DeletedAthlete, MovementsKnown, Revision } from '@gambito/contract';
-import { mergedLocks, type Lock } from '@gambito/core';
 import { toast } from 'sonner';
 import { allPages, api, messageOf } from './client';
 import type { Board, ListedResult, ListedWorkout, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
@@ -114,33 +113,5 @@ export function useDelete(path: string, what: string, invalidate: readonly unkno
       });
     },
     onError: (error) => toast.error(messageOf(error)),
-  });
-}
-
-/** A decision about one version: from what was seen to what it is to be. */
-export interface LockMove {
-  readonly athleteId: number;
-  readonly from: readonly Lock[];
-  readonly to: readonly Lock[];
-}
-/** What others decided meanwhile stays, and is seen with the answer. */
-export function useSaveLocks(workoutId: number) {
-  const client = useQueryClient();
-  const key = ['workouts', workoutId, 'locks'];
-  const put = (athleteId: number, change: (standing: readonly Lock[]) => readonly Lock[]): void => {
-    client.setQueryData<StoredLocks[]>(key, (rows = []) => {
-      const row = rows.find((each) => each.athleteId === athleteId);
-      return [...rows.filter((each) => each !== row), { athleteId, locks: change(row?.locks ?? []), by: '' }];
-    });
-  };
-  return useMutation({
-    mutationFn: ({ athleteId, from, to }: LockMove) =>
-      api<{ locks: Lock[] }>(`/workouts/${workoutId}/locks/${athleteId}`, { method: 'PUT', body: { locks: to, before: from } }),
-    onMutate: ({ athleteId, from, to }) => put(athleteId, (standing) => mergedLocks(standing, from, to)),
-    onSuccess: ({ locks }, { athleteId }) => put(athleteId, () => locks),
-    onError: (error, { athleteId, from, to }) => {
-      put(athleteId, (standing) => mergedLocks(standing, to, from));
-      toast.error(messageOf(error));
-    },
   });
 }
