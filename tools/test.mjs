@@ -132,15 +132,8 @@ await orRefuse(async () => {
   process.once('SIGINT', () => void clean().then(() => process.exit(1)));
   try {
     for (const name of databases) database.create(name);
-    const statics = together([
-      ['types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']],
-      ['lint', bin('eslint'), ['.']],
-      ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-    ]);
     await together([['build', process.execPath, ['tools/build.mjs']]]);
-    // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
-    const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
-    // the browser begins as soon as there is something to look at, beside what is short; the unit tests come after it: side by side both take longer.
+    // the demo first, with the machine to itself; then the browser beside what is short; the unit tests come after it: side by side both take longer.
     // each of its three parts has a server and a database of its own; the demo is made once, and taken over by the others
     const [first, ...more] = ['gambito_e2e', 'gambito_e2e_too', 'gambito_e2e_three'].map((name) => database.environment(name));
     const urls = [await startServer(first, servers)];
@@ -150,6 +143,13 @@ await orRefuse(async () => {
       await keep('restore', demo, environment);
       urls.push(await startServer(environment, servers));
     }
+    const statics = together([
+      ['types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']],
+      ['lint', bin('eslint'), ['.']],
+      ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+    ]);
+    // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
+    const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
     const browser = check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: urls.join(',') });
     await Promise.all([statics, fire, browser]);
     for (const server of servers) server.kill('SIGTERM');

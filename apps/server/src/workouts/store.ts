@@ -66,6 +66,29 @@ const show = ({ id, title, text, day, tags, audience, revision, changedBy, updat
   updatedAt: updatedAt.toISOString(),
 });
 
+/** What coaches decided about single versions. */
+const decisions = ({ models, read, transact }: Database): Pick<WorkoutStore, 'locks' | 'saveLocks'> => ({
+  locks: async (workoutId) =>
+    (await read(() => models.locks.findAll({ where: { workoutId } }))).map(({ athleteId, locks, changedBy }) => ({
+      athleteId,
+      locks: locks as Lock[],
+      by: changedBy,
+    })),
+  saveLocks: (workoutId, athleteId, { before, after, by }) =>
+    orAgain(() =>
+      transact(async (transaction) => {
+        const where = { workoutId, athleteId };
+        const row = await models.locks.findOne({ where, transaction, lock: transaction.LOCK.UPDATE });
+        const locks = mergedLocks((row?.locks ?? []) as Lock[], before, after);
+        if (locks.length === 0) await models.locks.destroy({ where, transaction });
+        else if (row) await row.update({ locks, changedBy: by }, { transaction });
+        // of two who decide first at once the unique key lets one through, and the other comes again
+        else await models.locks.create({ ...where, locks, changedBy: by }, { transaction });
+        return locks;
+      }),
+    ),
+});
+
 export function workoutStore(database: Database): WorkoutStore {
   const { models, read, transact } = database;
   const find = async (coachId: number, id: number): Promise<StoredWorkout> => {
@@ -107,24 +130,6 @@ export function workoutStore(database: Database): WorkoutStore {
       return current;
     },
     setDeleted: (coachId, id, at) => setDeleted(database, models.workouts, coachId, id, at),
-    locks: async (workoutId) =>
-      (await read(() => models.locks.findAll({ where: { workoutId } }))).map(({ athleteId, locks, changedBy }) => ({
-        athleteId,
-        locks: locks as Lock[],
-        by: changedBy,
-      })),
-    saveLocks: (workoutId, athleteId, { before, after, by }) =>
-      orAgain(() =>
-        transact(async (transaction) => {
-          const where = { workoutId, athleteId };
-          const row = await models.locks.findOne({ where, transaction, lock: transaction.LOCK.UPDATE });
-          const locks = mergedLocks((row?.locks ?? []) as Lock[], before, after);
-          if (locks.length === 0) await models.locks.destroy({ where, transaction });
-          else if (row) await row.update({ locks, changedBy: by }, { transaction });
-          // of two who decide first at once the unique key lets one through, and the other comes again
-          else await models.locks.create({ ...where, locks, changedBy: by }, { transaction });
-          return locks;
-        }),
-      ),
+    ...decisions(database),
   };
 }

@@ -3,7 +3,7 @@ import { acceptCompletion, autocompletion, closeCompletion, completionStatus, mo
 import { isolateHistory } from '@codemirror/commands';
 import { forEachDiagnostic, linter, lintGutter, lintKeymap, nextDiagnostic, setDiagnostics, type Action, type Diagnostic } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
-import { EditorView, keymap, placeholder, type Command } from '@codemirror/view';
+import { EditorView, keymap, placeholder, type Command, type KeyBinding } from '@codemirror/view';
 import { parseWorkout, type Diagnostic as ReadDiagnostic, type MassUnit } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
 import { useEffect, useRef } from 'react';
@@ -106,6 +106,14 @@ const completionKeys = [
   { key: 'Escape', run: closeCompletion },
 ];
 
+const editorKeys = (units: MassUnit, save: () => void): KeyBinding[] => [
+  ...completionKeys,
+  { key: 'F8', run: onRemarks(units, nextDiagnostic) },
+  { key: 'Alt-Enter', run: onRemarks(units, takeFix) },
+  { key: 'Mod-s', run: () => (save(), true) },
+  ...lintKeymap,
+];
+
 interface EditorProps {
   readonly text: string;
   readonly units: MassUnit;
@@ -132,13 +140,7 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
         doc: text,
         extensions: [
           scrubFigures,
-          keymap.of([
-            ...completionKeys,
-            { key: 'F8', run: onRemarks(units, nextDiagnostic) },
-            { key: 'Alt-Enter', run: onRemarks(units, takeFix) },
-            { key: 'Mod-s', run: () => (saved.current(), true) },
-            ...lintKeymap,
-          ]),
+          keymap.of(editorKeys(units, () => saved.current())),
           autocompletion({
             override: [(context) => complete(context, known.current)],
             defaultKeymap: false,
