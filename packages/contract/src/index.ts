@@ -2,6 +2,7 @@
 export * from './file-schemas';
 export * from './answers';
 export * from './audience';
+export * from './file-lists';
 export * from './library';
 export * from './archive';
 export * from './account';

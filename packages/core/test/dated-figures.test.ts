@@ -15,7 +15,7 @@ describe('a figure with its day', () => {
     ['6 in Sep 2026', '6', { year: 2026, month: 9, day: null }],
     ['1:30, 4 October 2025', '1:30', { year: 2025, month: 10, day: 4 }],
   ])('%s', (text, figure, on) => expect(datedFigure(text)).toEqual({ figure, on }));
-  test.each(['88 kg', '2000', '64,5 kg', '80 kg x 5', '12, 2026-13', '12 of lately 2026'])('%s has none', (text) =>
+  test.each(['88 kg', '2000', '64,5 kg', '80 kg x 5', '12, 2026-13', '12 of lately 2026', '12 on marble 2026'])('%s has none', (text) =>
     expect(datedFigure(text)).toEqual({ figure: text, on: null }),
   );
   test('is so many years old; this month and this year are now', () => {

@@ -3,7 +3,6 @@ import { describe, expect, test } from '@jest/globals';
 import { adapt, frameOf, inFrame, parseWorkout, readAthlete, type Lock } from '../src/index';
 
 const partOf = (text: string) => parseWorkout(text).workout.parts[0]!;
-const terms = { units: 'kg', own: [] } as const;
 
 describe('the frame of a part', () => {
   test.each([
@@ -14,7 +13,7 @@ describe('the frame of a part', () => {
     ['every 2:00 x 5\n8 push press @ 40 kg', 'every 2:00 x 5'],
   ])('of %j is one line, which reads back as it stands', (text, frame) => {
     expect(frameOf(partOf(text))).toBe(frame);
-    const again = inFrame(partOf(text), frame, terms)!;
+    const again = inFrame(partOf(text), frame, [])!;
     expect(frameOf(again)).toBe(frame);
     expect(again.kind).toBe(partOf(text).kind);
   });
@@ -24,11 +23,33 @@ describe('the frame of a part', () => {
     ['a strength part', 'strength\n5 sets, rest 2:00 between\n5 back squat @ 75 %'],
   ])('of %s is more than a line', (_, text) => expect(frameOf(partOf(text))).toBeNull());
   test.each(['', 'dance', '10 burpee', '4 rounds for time\nwith a second line', 'strength'])('%j is none', (line) =>
-    expect(inFrame(partOf('5 rounds for time\n10 pull-up\n20 air squat'), line, terms)).toBeNull(),
+    expect(inFrame(partOf('5 rounds for time\n10 pull-up\n20 air squat'), line, [])).toBeNull(),
   );
   test('keeps what is said of the part besides', () => {
     const part = partOf('5 rounds for time\n10 pull-up\nwindow: 8:00-11:00\nintent: steady\nnote: mind the step');
-    expect(inFrame(part, '3 rounds for time, cap 9:00', terms)).toMatchObject({ window: part.window, intent: 'steady', notes: part.notes, capSeconds: 540 });
+    expect(inFrame(part, '3 rounds for time, cap 9:00', [])).toMatchObject({ intent: 'steady', notes: part.notes, capSeconds: 540 });
+  });
+});
+
+describe('the window of a part in another frame', () => {
+  const windowIn = (text: string, frame: string) => inFrame(partOf(text), frame, [])?.window;
+  test.each([
+    ['less time of an AMRAP', 'AMRAP 14:00\n7 push-up\nwindow: 9-12 rounds', 'AMRAP 7:00', { low: 4.5, high: 6, unit: 'rounds' }],
+    ['fewer rounds', '5 rounds for time\n10 pull-up\nwindow: 10:00-15:00', '3 rounds for time', { low: 360, high: 540, unit: 'seconds' }],
+    ['a shorter ladder', '21-15-9 for time\npull-up\nwindow: 6:00-9:00', '15-10-5 for time', { low: 240, high: 360, unit: 'seconds' }],
+    ['another cap alone', '5 rounds for time, cap 18:00\n10 pull-up\nwindow: 10:00-15:00', '5 rounds for time, cap 16:00', { low: 600, high: 900 }],
+  ])('follows %s', (_, text, frame, window) => expect(windowIn(text, frame)).toMatchObject(window));
+  test('says nothing where another thing is scored', () => expect(windowIn('5 rounds for time\n10 pull-up\nwindow: 10:00-15:00', 'AMRAP 8:00')).toBeNull());
+  test('is met by the shorter version, which keeps its movements and loads', () => {
+    const text = 'AMRAP 14:00\n7 goblet squat @ 16 kg\n9 push-up\nwindow: 12-16 rounds';
+    const { athlete } = readAthlete(
+      { category: 'men', level: 'trained', body_mass: '80 kg', place: { kit: ['kettlebell 16 kg', 'kettlebell 8 kg'] } },
+      '2026-11-28',
+    );
+    const { workout } = parseWorkout(text);
+    const half = adapt(workout, athlete, { locks: [{ part: 0, slot: 0, scheme: true, frame: 'AMRAP 7:00' }], runs: 20 });
+    expect(half.version.text).toContain('7 goblet squat @ 16 kg');
+    expect(half.version.text).toContain('9 push-up');
   });
 });
 

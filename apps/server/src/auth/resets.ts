@@ -1,10 +1,9 @@
 /** Links to a new password: one at a time, for an hour, used once. Only the hash of a token is kept. */
 import { hash } from '@node-rs/argon2';
-import { randomBytes } from 'node:crypto';
 import { Op } from 'sequelize';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
-import { tokenHash } from './token';
+import { newToken, tokenHash } from './token';
 
 /** ms */
 export const resetLength = 3600 * 1000;
@@ -19,7 +18,7 @@ export interface ResetStore {
 
 export const resetStore = ({ models, read, transact }: Database): ResetStore => ({
   make: async (coachId, now) => {
-    const token = randomBytes(24).toString('base64url');
+    const token = newToken();
     await transact(async (transaction) => {
       await models.resets.destroy({ where: { coachId }, transaction });
       await models.resets.create({ tokenHash: tokenHash(token), coachId, expiresAt: new Date(now.getTime() + resetLength) }, { transaction });

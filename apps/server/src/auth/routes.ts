@@ -1,9 +1,9 @@
 import { forgottenSchema, meSchema, newCoachSchema, newPasswordSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
-import { addressOf } from '../platform/address';
 import { coachIn, coachOf, coachScope, dropSession, keepSession, sessionOf } from '../platform/scopes';
 import type { Services } from '../platform/services';
+import { tokenParams } from '../platform/shapes';
 import { typed, type TypedApp } from '../platform/typed';
 import type { Coach } from './store';
 import { tokenHash } from './token';
@@ -21,7 +21,6 @@ const timeZone = z.string().max(64).refine(isZone, 'expected a time zone such as
 const units = z.enum(['kg', 'lb']);
 const newCoach = newCoachSchema.extend({ timeZone, units: units.default('kg') });
 const hashParams = z.object({ id: z.string().regex(/^[0-9a-f]{64}$/, 'expected its id') });
-const tokenParams = z.object({ token: z.string().max(60) });
 
 async function show(services: Services, coach: Coach | null): Promise<Me> {
   const { demo, coaches } = services;
@@ -84,7 +83,7 @@ function resetRoutes(app: TypedApp, services: Services, welcome: (signedIn: Sign
     '/forgotten',
     { schema: { summary: 'Ask for a link to a new password', body: forgottenSchema, response: { 200: z.object({ done: z.boolean() }) } } },
     async (request) => {
-      await forgotten(services, request.body.email, addressOf(services, request), visitor(request));
+      await forgotten(services, request.body.email, visitor(request));
       return { done: true };
     },
   );

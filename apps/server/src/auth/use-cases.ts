@@ -7,7 +7,7 @@ import { isDuplicate } from '../platform/trouble';
 import type { Services } from '../platform/services';
 import type { Limit } from '../platform/limits';
 import type { Coach, NewCoach } from './store';
-import { tokenHash } from './token';
+import { newToken, tokenHash } from './token';
 
 /** ms */
 export const sessionLength = 14 * 24 * 3600 * 1000;
@@ -94,7 +94,7 @@ const joinByAddress: Limit = { name: 'join', most: 20, seconds: 300 };
 /** A link for one more coach. @param shared to this desk; else to a desk of their own @returns its token, told once @throws {Problem} not_founder */
 export async function invite(services: Services, coach: Coach, shared: boolean): Promise<{ token: string; expiresAt: Date }> {
   if (!coach.founder) throw new Problem('not_founder');
-  const token = randomBytes(24).toString('base64url');
+  const token = newToken();
   const expiresAt = new Date(services.now().getTime() + invitationLength);
   await services.invitations.make(coach.id, tokenHash(token), expiresAt, shared);
   return { token, expiresAt };
@@ -121,21 +121,24 @@ export async function join(
 const forgottenByAddress: Limit = { name: 'forgotten address', most: 10, seconds: 600 };
 const forgottenByAccount: Limit = { name: 'forgotten account', most: 3, seconds: 600 };
 
-/**
- * A link to a new password goes out to whoever signs in with this e-mail. Nothing tells whether anybody does.
- * @param address where people reach the instance, without a path
- */
-export async function forgotten(services: Services, email: string, address: string, { address: from }: Visitor): Promise<void> {
+/** A link to a new password goes out to whoever signs in with this e-mail. Nothing tells whether anybody does, nor does the time it takes. */
+export async function forgotten(services: Services, email: string, { address: from }: Visitor): Promise<void> {
   const account = email.trim().toLowerCase();
   await services.limiter.spend(forgottenByAddress, from, services.now());
   await services.limiter.spend(forgottenByAccount, account, services.now());
+  // a database that is away now is asked for another link later
+  void sendReset(services, account).catch(() => undefined);
+}
+/** The link has the address that was configured and no other: a request may call this machine whatever it likes. */
+async function sendReset(services: Services, account: string): Promise<void> {
   const coach = await services.coaches.byEmail(account);
   if (!coach) return;
-  const token = await services.resets.make(coach.personId, services.now());
+  const path = `/reset/${await services.resets.make(coach.personId, services.now())}`;
+  const where = services.address === null ? `where you open Gambito, under ${path}` : `${services.address}${path}`;
   await services.outbox.send({
     recipient: coach.email,
     subject: 'A new password for Gambito',
-    body: `${coach.name}, somebody asked for a new password. Set it here within an hour: ${address}/reset/${token}\nIf it was not you, leave this alone: nothing changes.`,
+    body: `${coach.name}, somebody asked for a new password. Set it here within an hour: ${where}\nIf it was not you, leave this alone: nothing changes.`,
   });
 }
 

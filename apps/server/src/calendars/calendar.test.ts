@@ -44,6 +44,7 @@ describe('calendarFile', () => {
     expect(new Set([first!.uid, moved!.uid, gone!.uid]).size).toBe(1);
     expect(Number(valueOf(moved!, 'sequence'))).toBeGreaterThan(Number(valueOf(first!, 'sequence')));
     expect(Number(valueOf(gone!, 'sequence'))).toBeGreaterThan(Number(valueOf(moved!, 'sequence')));
+    expect([moved!.description, gone!.description ?? '']).toEqual([entry().text, '']);
     expect([first!, moved!, gone!].map((each) => valueOf(each, 'status'))).toEqual(['CONFIRMED', 'CONFIRMED', 'CANCELLED']);
   });
   test('a feed has them all and a name; without any it is a calendar all the same', () => {

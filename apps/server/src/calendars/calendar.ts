@@ -29,7 +29,8 @@ const isolated = (text: string): string => (/[\u202A-\u202E\u2066-\u2069]/.test(
 const eventOf = ({ uid, title, text, url, day, changedAt, cancelled = false }: CalendarEntry): EventAttributes => ({
   uid,
   title: isolated(title),
-  description: text,
+  // what was taken back is not read there any more
+  description: cancelled ? '' : text,
   url,
   start: parts(day),
   end: parts(dayAfter(day)),

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { addressOf } from '../platform/address';
 import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
+import { tokenParams } from '../platform/shapes';
 import { typed } from '../platform/typed';
 import { athleteFeed, coachFeed } from './use-cases';
 
@@ -24,7 +25,6 @@ export function calendarRoutes(plain: FastifyInstance, services: Services): void
   }));
 }
 
-const tokenParams = z.object({ token: z.string().max(60) });
 const asCalendar = (reply: FastifyReply): FastifyReply =>
   reply.type('text/calendar; charset=utf-8').header('content-disposition', 'inline; filename="gambito.ics"');
 

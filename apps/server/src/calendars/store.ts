@@ -1,6 +1,6 @@
 /** Calendar feeds: an athlete's, of all that was sent to them, behind their own door; a coach's, of all that has a day, behind a link of its own. */
-import { randomBytes } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
+import { newToken } from '../auth/token';
 import type { Database } from '../platform/database';
 
 /** What a feed is made of. */
@@ -40,7 +40,7 @@ export function calendarStore({ sequelize, models, read, write }: Database): Cal
   return {
     token: async (coachId) => (await read(() => models.coaches.findByPk(coachId, { attributes: ['id', 'calendarToken'] })))?.calendarToken ?? null,
     renew: async (coachId, on) => {
-      const calendarToken = on ? randomBytes(24).toString('base64url') : null;
+      const calendarToken = on ? newToken() : null;
       await write(() => models.coaches.update({ calendarToken }, { where: { id: coachId } }));
       return calendarToken;
     },

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import type { Limit } from '../platform/limits';
 import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
-import { idParams } from '../platform/shapes';
+import { idParams, tokenParams } from '../platform/shapes';
 import { typed } from '../platform/typed';
 import { doorOf, enterDoor, openDoor, openProposals, ownDoor, propose, withdrawDoor } from './use-cases';
 
@@ -43,7 +43,6 @@ export function doorRoutes(plain: FastifyInstance, services: Services): void {
   );
 }
 
-const tokenParams = z.object({ token: z.string().max(60) });
 const proposalsByDoor: Limit = { name: 'proposals', most: 20, seconds: 600 };
 
 /** No sign-in: the link is the key, to what is one athlete's own. */

@@ -1,8 +1,8 @@
 /** An athlete's own door: one link a person, to all that was sent to them; and what they propose through it. */
 import type { Door, OwnDay, Proposal, ProposedChange } from '@gambito/contract';
-import { randomBytes } from 'node:crypto';
 import { Op, QueryTypes } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
+import { newToken } from '../auth/token';
 import { Problem } from '../platform/errors';
 import type { DoorRow } from '../platform/models';
 import { parsed } from '../platform/parsed';
@@ -11,6 +11,7 @@ import { parsed } from '../platform/parsed';
 export interface OpenDoor {
   readonly coachId: number;
   readonly athleteId: number;
+  readonly name: string;
   readonly athleteFile: Readonly<Record<string, unknown>>;
 }
 export interface DoorStore {
@@ -30,8 +31,6 @@ export interface DoorStore {
 const lifetime = 365 * 24 * 3600 * 1000;
 /** days that a door lists */
 const mostDays = 60;
-/** 192 bits, so that nobody guesses it */
-const newToken = (): string => randomBytes(24).toString('base64url');
 
 const show = ({ token, revokedAt, openedAt, expiresAt }: DoorRow): Door => ({
   token,
@@ -40,7 +39,7 @@ const show = ({ token, revokedAt, openedAt, expiresAt }: DoorRow): Door => ({
   expiresAt: expiresAt.toISOString(),
 });
 
-const byTokenQuery = `SELECT a.coach_id AS coachId, a.id AS athleteId, a.file AS athleteFile FROM doors d JOIN athletes a ON a.id = d.athlete_id AND a.deleted_at IS NULL
+const byTokenQuery = `SELECT a.coach_id AS coachId, a.id AS athleteId, a.name, a.file AS athleteFile FROM doors d JOIN athletes a ON a.id = d.athlete_id AND a.deleted_at IS NULL
   WHERE d.token = :token AND d.revoked_at IS NULL AND d.expires_at > :now`;
 const daysQuery = `SELECT w.title, CAST(COALESCE(w.day, DATE(s.sent_at)) AS CHAR) AS day, s.token, c.score FROM sends s
     JOIN workouts w ON w.id = s.workout_id AND w.deleted_at IS NULL

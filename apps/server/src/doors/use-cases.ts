@@ -1,5 +1,5 @@
 /** The athlete's own door: what it opens, and what comes through it to the coach. */
-import type { Door, OwnDoor, Proposal, ProposedChange } from '@gambito/contract';
+import { entryLines, listedWords, type Door, type OwnDoor, type Proposal, type ProposedChange } from '@gambito/contract';
 import type { Coach } from '../auth/store';
 import { Problem } from '../platform/errors';
 import type { Services } from '../platform/services';
@@ -27,25 +27,18 @@ export async function enterDoor(services: Services, token: string): Promise<Open
   return door;
 }
 
-const textOf = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
-/** `back squat: 88 kg`, as it is written in a form */
-const linesOf = (list: unknown): string[] =>
-  typeof list === 'object' && list !== null && !Array.isArray(list)
-    ? Object.entries(list).map(([key, value]) => `${key.replaceAll('_', ' ')}: ${textOf(value)}`)
-    : [];
-
 /** What is the athlete's own, and nothing of anybody else. */
-export async function ownDoor(services: Services, { coachId, athleteId, athleteFile }: OpenDoor): Promise<OwnDoor> {
+export async function ownDoor(services: Services, { coachId, athleteId, name, athleteFile }: OpenDoor): Promise<OwnDoor> {
   await services.doors.noteOpened(athleteId, services.now()).catch(() => undefined);
   const [days, results] = [await services.doors.days(athleteId, services.now()), await services.athletes.results(coachId, athleteId)];
   return {
-    name: textOf(athleteFile['name']),
+    name,
     days,
     results: results.map(({ title, score, loggedAt }) => ({ title, score, loggedAt })),
     places: placesOfFile(athleteFile),
-    lifts: linesOf(athleteFile['maxes']),
-    bestSets: linesOf(athleteFile['best_sets']),
-    avoid: Array.isArray(athleteFile['avoid']) ? athleteFile['avoid'].map(textOf) : [],
+    lifts: entryLines(athleteFile['maxes']),
+    bestSets: entryLines(athleteFile['best_sets']),
+    avoid: listedWords(athleteFile['avoid']),
   };
 }
 

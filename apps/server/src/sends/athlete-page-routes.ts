@@ -6,12 +6,12 @@ import { addressOf } from '../platform/address';
 import type { Limit } from '../platform/limits';
 import { coachOf, linkIn, linkScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
+import { tokenParams } from '../platform/shapes';
 import { typed } from '../platform/typed';
 import { scoreLength } from '../scores/store';
 import { logByLink } from '../scores/use-cases';
 import { askToday, athletePage, calendarOf, noteOpened, sheetFor } from './use-cases';
 
-const tokenParams = z.object({ token: z.string().max(60) });
 /** by link, not by address: a class shares one */
 const scoresByLink: Limit = { name: 'score', most: 60, seconds: 60 };
 const typesOf = { pdf: 'application/pdf', md: 'text/markdown; charset=utf-8', txt: 'text/plain; charset=utf-8' } as const;
@@ -49,7 +49,7 @@ export function athletePageRoutes(plain: FastifyInstance, services: Services): v
       return reply
         .type(typesOf[face])
         .header('content-disposition', `inline; filename="workout.${face}"`)
-        .send(await sheetFor(linkIn(request), face));
+        .send(await sheetFor(services, linkIn(request), face));
     },
   );
   app.post('/a/:token/felt', { schema: { summary: 'What hurt, told to the coach', params: tokenParams, body: feltSchema.nullish() } }, async (request) => {

@@ -1,8 +1,8 @@
 /** What was sent to whom, behind which link. A link opens one athlete's version of one workout and nothing else. */
 import { feltSentence, type Brief, type Felt, type StoredSend } from '@gambito/contract';
-import { randomBytes } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
+import { newToken } from '../auth/token';
 import { Problem } from '../platform/errors';
 import type { SendRow } from '../platform/models';
 import { parsed } from '../platform/parsed';
@@ -71,8 +71,6 @@ export interface SendStore {
 
 /** ms a link lives after it was sent */
 const lifetime = 120 * 24 * 3600 * 1000;
-/** 192 bits, so that nobody guesses it */
-const newToken = (): string => randomBytes(24).toString('base64url');
 
 const show = (
   row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'openedAt' | 'originalText' | 'today' | 'felt' | 'sentBy'>,

@@ -8,7 +8,7 @@ import type { Urgency } from '../platform/pool/fair-queue';
 import type { Services } from '../platform/services';
 import { calendarFile, uidOf } from '../calendars/calendar';
 import type { MadeBrief } from './brief';
-import { sheetMarkdown, sheetOf, sheetPdf, sheetText } from './sheet';
+import { sheetMarkdown, sheetOf, sheetText } from './sheet';
 import type { OpenLink } from './store';
 import { fileToday, placesOfFile } from './today';
 
@@ -110,7 +110,8 @@ export async function calendarOf(services: Services, link: OpenLink, token: stri
 const dayOf = ({ workout, sentAt }: OpenLink): string => workout?.day ?? sentAt.toISOString().slice(0, 10);
 
 /** The version on paper, or as text. */
-export async function sheetFor(link: OpenLink, face: 'pdf' | 'md' | 'txt'): Promise<Buffer | string> {
-  const blocks = sheetOf(link.brief, dayOf(link));
-  return face === 'pdf' ? sheetPdf(blocks) : face === 'md' ? sheetMarkdown(blocks) : sheetText(blocks);
+export async function sheetFor(services: Services, link: OpenLink, face: 'pdf' | 'md' | 'txt'): Promise<Buffer | string> {
+  const [{ brief, coachId }, day] = [link, dayOf(link)];
+  if (face === 'pdf') return Buffer.from(await services.pool.run(coachId, 'pages', { brief, day }));
+  return face === 'md' ? sheetMarkdown(sheetOf(brief, day)) : sheetText(sheetOf(brief, day));
 }

@@ -30,7 +30,8 @@ export function AccountScreen() {
           <section>
             <h2 className="mb-2 text-lg">Password</h2>
             <p className="text-sm text-soft">
-              The demo has none: anybody who opens this page opens its desk. A desk of your own is <code>npm start -- --empty</code>.
+              The demo has none: anybody who opens this page opens its desk. A desk of your own is{' '}
+              <code className="whitespace-nowrap">npm start -- --empty</code>.
             </p>
           </section>
         ) : (

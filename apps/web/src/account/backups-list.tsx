@@ -23,7 +23,8 @@ export function BackupsList({ now = new Date() }: { now?: Date }) {
       {isStale && (
         <p role="alert" className="border-l-4 border-amber pl-2">
           {whole ? `The last whole one is of ${format(parseISO(whole.at), 'd MMM HH:mm')}.` : 'There is none yet.'} Start Gambito with{' '}
-          <code>npm start -- --backups FOLDER</code>, or take one with <code>npm run backup -- FILE</code>.
+          <code className="whitespace-nowrap">npm start -- --backups FOLDER</code>, or take one with{' '}
+          <code className="whitespace-nowrap">npm run backup -- FILE</code>.
         </p>
       )}
       <ul className="divide-y divide-line">

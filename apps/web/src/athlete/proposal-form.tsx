@@ -26,10 +26,19 @@ const knownOf = ({ places, lifts, bestSets, avoid }: OwnDoor): Fields => ({
 const changeOf = (fields: Fields, known: Fields): Partial<ProposedChange> =>
   Object.fromEntries(Object.entries(fields).filter(([name, value]) => value.trim() !== known[name as keyof Fields].trim()));
 
+/** What was typed before; a draft nobody can read is none. */
+function draftOf(kept: string | null): Partial<Fields> {
+  try {
+    return JSON.parse(kept ?? '{}') as Partial<Fields>;
+  } catch {
+    return {};
+  }
+}
+
 export function ProposalForm({ token, door }: { token: string; door: OwnDoor }) {
   const known = knownOf(door);
   const key = `gambito.proposal.${token}`;
-  const [fields, setFields] = useState<Fields>(() => ({ ...known, ...(JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Fields>) }));
+  const [fields, setFields] = useState<Fields>(() => ({ ...known, ...draftOf(localStorage.getItem(key)) }));
   const change = (name: keyof Fields, value: string): void => {
     const next = { ...fields, [name]: value };
     setFields(next);

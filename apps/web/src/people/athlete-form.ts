@@ -1,5 +1,5 @@
 /** The athlete file ↔ the form: short fields, and lists written one a line. Nothing in the file that the form does not show is lost. */
-import { groupsOf } from '@gambito/contract';
+import { entryLines, groupsOf, listedWords } from '@gambito/contract';
 import { readMovementLines, readPreferLines, readSkillLines, readTimeLines, type ReadLines } from './movement-lines';
 
 export interface PlaceForm {
@@ -67,11 +67,6 @@ export const emptyForm: AthleteForm = {
 type Plain = Record<string, unknown>;
 const text = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
 const record = (value: unknown): Plain => (typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Plain) : {});
-const lines = (value: unknown): string =>
-  Object.entries(record(value))
-    .map(([key, each]) => `${key.replaceAll('_', ' ')}: ${text(each)}`)
-    .join('\n');
-const listed = (value: unknown): string[] => (Array.isArray(value) ? value.map(text) : text(value).split(',')).map((each) => each.trim()).filter(Boolean);
 
 /** Fields that stand in the file as they stand in the form. */
 const plainKeys = [
@@ -108,7 +103,7 @@ function placeFormOf(place: unknown): PlaceForm {
 /** What was read of a list, one a line, and below it the lines nobody could read: they stay until the coach mends them. */
 const withUnread = (file: Plain, key: string): string => {
   const unread = record(file['unread'])[key];
-  return [lines(file[key]), ...(Array.isArray(unread) ? unread.map(text) : [])].filter((each) => each !== '').join('\n');
+  return [entryLines(file[key]).join('\n'), ...(Array.isArray(unread) ? unread.map(text) : [])].filter((each) => each !== '').join('\n');
 };
 
 export function formOf(file: Plain): AthleteForm {
@@ -125,7 +120,7 @@ export function formOf(file: Plain): AthleteForm {
     groups: groupsOf(file['groups']).join(', '),
     squatDepth: text(limits['squat_depth']),
     reachLimit: text(limits['reach']),
-    avoid: listed(file['avoid']),
+    avoid: listedWords(file['avoid']),
     places: places.map(placeFormOf),
   };
 }

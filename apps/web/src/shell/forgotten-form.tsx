@@ -24,7 +24,7 @@ export function ForgottenForm({ back }: { back: () => void }) {
           Gambito up: ask them for it.
         </p>
         <p className="text-sm text-soft">
-          You set it up yourself? On its machine, <code>npm run password -- E-MAIL</code> gives you a link.
+          You set it up yourself? On its machine, <code className="whitespace-nowrap">npm run password -- E-MAIL</code> gives you a link.
         </p>
         <div>
           <Button onClick={back}>Back to signing in</Button>

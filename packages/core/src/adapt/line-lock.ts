@@ -4,12 +4,15 @@ import { parseWorkout } from '../notation/parse-workout';
 import { ownLine } from '../notation/read-own';
 import type { MassUnit } from '../units/mass';
 import { slotsOfPart } from '../workout/walk';
-import type { Category, Slot, Workout } from '../workout/workout';
-import type { LineTerms } from './line-terms';
+import type { Category, DefinedMovement, Slot } from '../workout/workout';
 import type { LineWords } from './line-words';
-import { inFrame } from './frame';
-import { isPartLock, partLocks, type Lock, type PartLock } from './lock';
+import { isPartLock, type Lock, type PartLock } from './lock';
 
+/** How a coach's line is read: masses without a unit, and the movements that the workout defines. */
+export interface LineTerms {
+  readonly units: MassUnit;
+  readonly own: readonly DefinedMovement[];
+}
 /** @returns null where the text is not one movement that Gambito or the workout knows */
 export function slotInLine(line: string, { units, own }: LineTerms): Slot | null {
   if (/[\r\n]/.test(line.trim())) return null;
@@ -41,26 +44,6 @@ function readLine(lock: PartLock & { readonly line: string }, category: Category
 /** Lines read as work; one that is none holds nothing, and says so among the warnings. */
 export const readLocks = (locks: readonly Lock[], category: Category, terms: LineTerms): Lock[] =>
   locks.map((lock) => (isPartLock(lock) && lock.line !== undefined ? readLine({ ...lock, line: lock.line }, category, terms) : lock));
-
-/** The parts of a workout in the frames the coach gave them, and their numbers; a frame that is none stands aside, and is told among the warnings. */
-export function inFrames(
-  workout: Workout,
-  locks: readonly Lock[],
-  units: MassUnit,
-): { workout: Workout; framed: ReadonlySet<number>; unread: readonly string[] } {
-  const terms = { units, own: workout.own ?? [] };
-  const framed = new Set<number>();
-  const unread: string[] = [];
-  const parts = workout.parts.map((part, at) => {
-    const frame = partLocks(locks).find((lock) => lock.part === at && lock.frame !== undefined)?.frame;
-    if (frame === undefined) return part;
-    const read = inFrame(part, frame, terms);
-    if (read) framed.add(at);
-    else unread.push(frame);
-    return read ?? part;
-  });
-  return { workout: framed.size > 0 ? { ...workout, parts } : workout, framed, unread };
-}
 
 /** The lines that are no work. @param locks read */
 export const unreadLines = (locks: readonly Lock[]): string[] =>

@@ -15,7 +15,7 @@ import { healed, restByRule, strictIfSaid } from './asked/by-rule';
 import { fitText, fitToTime } from './asked/minutes';
 import { clockForNewer, muchLonger, schemeForNewer } from './asked/newer';
 import { shorterText } from './asked/shorter';
-import { inFrames } from './line-lock';
+import { inFrames } from './frame';
 import { partLocks, type Lock, type PartLock } from './lock';
 import { planParts, type PlannedPart, type Uncut } from './part/plan-parts';
 import { isNewer, type AdaptContext } from './slot/question';
@@ -48,7 +48,7 @@ const mostFits = 3;
 
 export function planVersion(workout: Workout, athlete: Athlete, place: Place, rules: HouseRules, locks: readonly Lock[]): Planned {
   const context = contextFor(athlete, place, rules);
-  const { workout: inTheirFrames, framed, unread: unreadFrames } = inFrames(workout, locks, athlete.units);
+  const { workout: inTheirFrames, framed, unread: unreadFrames } = inFrames(workout, locks);
   const whole = strictIfSaid({ ...inTheirFrames, parts: inTheirFrames.parts.map((part) => restByRule(healed(part), rules)) }, rules);
   const everything: Asked = { workout: whole, from: whole.parts.map((_, index) => index) };
   const plan = ({ workout: asked, from }: Asked, uncut: readonly (Uncut | null)[] = []): { parts: PlannedPart[]; intent: Intent } => {

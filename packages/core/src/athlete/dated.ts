@@ -1,6 +1,6 @@
 /** A figure with the day it is of: `88 kg, 2026-09-14`, `88 kg in Sep 2026`, `24 (2025)`. */
 
-const monthNames = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+const monthNames = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
 const before = String.raw`\s*(?:[,;(]\s*(?:on|in|from|of)?|\s(?:on|in|from|of))\s*`;
 const numbers = String.raw`(?<year>\d{4})(?:-(?<month>\d{1,2})(?:-(?<day>\d{1,2}))?)?`;
 const words = String.raw`(?:(?<dayOf>\d{1,2})\s+)?(?<name>[a-z]{3,9})\s+(?<yearOf>\d{4})`;
@@ -24,7 +24,7 @@ const numberOf = (text: string | undefined): number | null => (text === undefine
 export function datedFigure(text: string): DatedFigure {
   const found = dated.exec(text.trim());
   const { year, month, day, dayOf, name, yearOf } = found?.groups ?? {};
-  const named = name === undefined ? -1 : monthNames.indexOf(name.slice(0, 3).toLowerCase());
+  const named = name === undefined ? -1 : monthNames.findIndex((month) => month.startsWith(name.toLowerCase()));
   const on: SaidDay = { year: Number(year ?? yearOf), month: name === undefined ? numberOf(month) : named + 1, day: numberOf(day ?? dayOf) };
   const isOne =
     found !== null && on.year >= 1950 && on.year <= 2100 && (on.month ?? 1) >= 1 && (on.month ?? 1) <= 12 && (on.day ?? 1) >= 1 && (on.day ?? 1) <= 31;

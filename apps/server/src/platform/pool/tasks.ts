@@ -27,9 +27,10 @@ import {
   type ScoreRules,
   type WorkoutFacts,
 } from '@gambito/core';
-import { rounded } from '@gambito/contract';
+import { rounded, type Brief } from '@gambito/contract';
 import { Problem } from '../errors';
 import { makeBrief, type MadeBrief } from '../../sends/brief';
+import { sheetOf, sheetPdf } from '../../sends/sheet';
 
 /** An athlete as stored: the file as typed, and what was scored before. */
 export interface AthleteInput {
@@ -115,10 +116,13 @@ const learn = ({ lessons }: { lessons: readonly FitnessResult[] }): LearnedSwap[
 
 const plainText = ({ text }: { text: string }): string => pageText(parseWorkout(text).workout.parts);
 
-export const tasks = { title, facts, brief, score, reading, labels, learn, plainText };
+/** A sent version as pages. */
+const pages = ({ brief: sent, day }: { brief: Brief; day: string }): Promise<Uint8Array> => sheetPdf(sheetOf(sent, day));
+
+export const tasks = { title, facts, brief, score, reading, labels, learn, plainText, pages };
 export type TaskName = keyof typeof tasks;
 export type TaskInput<Name extends TaskName> = Parameters<(typeof tasks)[Name]>[0];
-export type TaskOutput<Name extends TaskName> = ReturnType<(typeof tasks)[Name]>;
+export type TaskOutput<Name extends TaskName> = Awaited<ReturnType<(typeof tasks)[Name]>>;
 
 export interface Task {
   readonly name: TaskName;
@@ -127,9 +131,9 @@ export interface Task {
 export type Answer = { readonly value: unknown } | { readonly problem: { readonly code: string; readonly detail: string | null } };
 
 /** Runs one; a refusal travels as data, since errors lose their kind between threads. */
-export function runTask({ name, input }: Task): Answer {
+export async function runTask({ name, input }: Task): Promise<Answer> {
   try {
-    return { value: (tasks[name] as (input: unknown) => unknown)(input) };
+    return { value: await (tasks[name] as (input: unknown) => unknown)(input) };
   } catch (error) {
     if (error instanceof Problem) return { problem: { code: error.code, detail: error.detail } };
     throw error;

@@ -5,4 +5,4 @@ import { runTask, type Answer, type Task } from './tasks';
 // on Linux this is the thread's own: whoever computes steps back for whoever answers
 setPriority(5);
 
-export default (task: Task): Answer => runTask(task);
+export default (task: Task): Promise<Answer> => runTask(task);

@@ -3,7 +3,8 @@ import { mapBlocks, mapSlots, itemLists } from '../../workout/walk';
 import type { Block, Part, Window } from '../../workout/workout';
 import { ladderBelow, ladderSteps, nearestFigure, roundTime } from '../slot/coach-numbers';
 
-const scaleWindow = (window: Window | null, factor: number): Window | null => {
+/** A window for another amount of work; one of a round, a set or a load stays. */
+export const scaleWindow = (window: Window | null, factor: number): Window | null => {
   if (!window || window.per === 'round' || window.per === 'set' || window.unit === 'kg') return window;
   const scaled = (value: number | null): number | null =>
     value === null ? null : window.unit === 'seconds' ? roundTime(value * factor) : Math.round(value * factor * 2) / 2;
