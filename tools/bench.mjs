@@ -17,6 +17,9 @@ if (process.argv[2] === 'desk') process.exit(spawnSync(process.execPath, [join(r
 // `npm run bench -- load` is twenty coaches and five hundred athletes
 if (process.argv[2] === 'load')
   process.exit(spawnSync(process.execPath, [join(root, 'bench/fire/load.mjs'), ...process.argv.slice(3)], { stdio: 'inherit', cwd: root }).status ?? 1);
+// `npm run bench -- class` is a class of five hundred phones on one clock
+if (process.argv[2] === 'class')
+  process.exit(spawnSync(process.execPath, [join(root, 'bench/fire/class.mjs'), ...process.argv.slice(3)], { stdio: 'inherit', cwd: root }).status ?? 1);
 // `npm run bench -- fire` kills servers and databases under load
 if (process.argv[2] === 'fire')
   process.exit(spawnSync(process.execPath, [join(root, 'bench/fire/fire.mjs'), ...process.argv.slice(3)], { stdio: 'inherit', cwd: root }).status ?? 1);

@@ -3,9 +3,11 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { markBuilt, newestSource } from './lib/built.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const wanted = process.argv.slice(2);
+const newest = newestSource();
 const wants = (name) => wanted.length === 0 || wanted.includes(name);
 
 async function bundle(entry, outfile, extra = {}) {
@@ -54,6 +56,8 @@ if (wants('web')) {
     plugins: [serviceWorker(join(root, 'apps/web/src/athlete-sw.js'))],
   });
 }
+
+if (wanted.length === 0) markBuilt(newest);
 
 /** What a folder holds, hashed: readings made with another model are made anew. */
 function hashOf(folder) {

@@ -4,10 +4,10 @@
  * The database and the server are started again when one of them ends by itself.
  */
 import { spawn } from 'node:child_process';
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { isBuilt } from './lib/built.mjs';
 import { createDatabase, environmentFor, placeDatabase, runDatabase } from './lib/database.mjs';
 import { checkDisk, checkNode, installDebian, installDependencies } from './lib/install.mjs';
 import { watchDisk } from './lib/disk-watch.mjs';
@@ -19,28 +19,10 @@ import { keepAlive } from './lib/supervise.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
-function newestSource() {
-  let newest = 0;
-  const visit = (directory) => {
-    for (const entry of readdirSync(directory, { withFileTypes: true })) {
-      if (['node_modules', 'dist', '.data', 'test-results'].includes(entry.name)) continue;
-      const path = join(directory, entry.name);
-      if (entry.isDirectory()) visit(path);
-      else newest = Math.max(newest, statSync(path).mtimeMs);
-    }
-  };
-  for (const each of ['packages', 'apps']) visit(join(root, each));
-  return newest;
-}
-
 async function build() {
-  const stamp = join(root, 'apps/server/dist/.built');
-  const outputs = ['apps/server/dist/server.mjs', 'apps/web/dist/index.html', 'apps/cli/dist/gambito.mjs'].map((each) => join(root, each));
-  if (outputs.every(existsSync) && existsSync(stamp) && Number(readFileSync(stamp, 'utf8')) >= newestSource()) return;
+  if (isBuilt()) return;
   say('Building …');
-  const newest = newestSource();
   await run(process.execPath, [join(root, 'tools/build.mjs')]);
-  writeFileSync(stamp, String(newest));
 }
 
 function run(command, args) {

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { isBuilt } from './lib/built.mjs';
 import { startDatabase } from './lib/database.mjs';
 import { checkNode, installDebian, installDependencies } from './lib/install.mjs';
 import { freePort } from './lib/ports.mjs';
@@ -106,6 +107,7 @@ const databases = [
   'gambito_jest_shared',
   'gambito_jest_doors',
   'gambito_jest_feeds',
+  'gambito_jest_together',
   'gambito_e2e',
   'gambito_e2e_too',
   'gambito_e2e_three',
@@ -133,6 +135,8 @@ await orRefuse(async () => {
   try {
     for (const name of databases) database.create(name);
     await together([['build', process.execPath, ['tools/build.mjs']]]);
+    // a starter that built once more beside the browser would empty the folder it is served from
+    if (!isBuilt()) throw new Refusal('What was built is not known as built (tools/lib/built.mjs).');
     // the demo first, with the machine to itself; then the browser beside what is short; the unit tests come after it: side by side both take longer.
     // each of its three parts has a server and a database of its own; the demo is made once, and taken over by the others
     const [first, ...more] = ['gambito_e2e', 'gambito_e2e_too', 'gambito_e2e_three'].map((name) => database.environment(name));

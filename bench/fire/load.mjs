@@ -2,79 +2,27 @@
  * `npm run bench -- load [--seconds N]`: twenty coaches and five hundred athletes on one machine, while one coach sends to two hundred. Latencies by what was asked, the longest delay of the
  * server's event loop, its memory over time, and how much of the machine the load itself took.
  */
-import { hash } from '@node-rs/argon2';
-import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import mariadb from 'mariadb';
-import { root } from '../../tools/lib/bundle.mjs';
 import { startDatabase } from '../../tools/lib/database.mjs';
-import { freePort } from '../../tools/lib/ports.mjs';
+import { keeper, makeCoaches, password, pause, server } from './machine.mjs';
 import { newTally, quantile, visitor } from './writers.mjs';
 
 const coaches = 20;
 const bigClass = 200;
 const people = 500;
 const text = '# Breakwater\nAMRAP 14:00\n7 db push press @ 2x17.5/12.5 kg\n9 toes-to-bar\n40 m shuttle run\nintent: 8-10 rounds\n';
-const kits = [
-  ['dumbbell 12.5 kg x 2', 'pull-up bar'],
-  ['kettlebell 16 kg', 'chair 45 cm'],
-  ['barbell 20 kg, plates 2x10 2x5 kg', 'pull-up bar', 'box 50 cm'],
-  [],
-];
-const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds));
-
-async function server(database) {
-  const port = await freePort();
-  const env = {
-    ...process.env,
-    ...database.environment('gambito_load'),
-    NODE_ENV: 'production',
-    GAMBITO_PORT: String(port),
-    GAMBITO_WEB: join(root, 'apps/web/dist'),
-    GAMBITO_WATCH: '1',
-    GAMBITO_THREADS: '1',
-  };
-  const child = spawn(process.execPath, [join(root, 'apps/server/dist/server.mjs')], { cwd: root, env, stdio: ['ignore', 'pipe', 'inherit'] });
-  const seen = [];
-  child.stdout.on('data', (chunk) => {
-    for (const line of String(chunk).split('\n')) if (line.startsWith('{')) seen.push(JSON.parse(line));
-  });
-  const base = `http://127.0.0.1:${port}`;
-  for (let tries = 0; tries < 300 && !(await fetch(`${base}/api/health`).catch(() => null))?.ok; tries++) await pause(100);
-  return { base, seen, child, stop: () => new Promise((done) => (child.once('exit', done), child.kill('SIGTERM'))) };
-}
-
-/** Coaches beyond the first have no way in yet but the database. */
-async function makeCoaches(database) {
-  const password = readFileSync(database.passwordFile, 'utf8').trim();
-  const connection = await mariadb.createConnection({ host: '127.0.0.1', port: database.port, user: 'gambito', password, database: 'gambito_load' });
-  const passwordHash = await hash('a long lantern');
-  for (let at = 0; at < coaches; at++)
-    await connection.query(
-      "INSERT INTO coaches (email, name, password_hash, time_zone, units, rules, created_at, updated_at) VALUES (?, ?, ?, 'UTC', 'kg', '{}', NOW(), NOW())",
-      [`c${at}@lanterns.example`, `Coach ${at}`, passwordHash],
-    );
-  await connection.end();
-}
-
 async function makeDesks(base, tally) {
   const desks = [];
   for (let at = 0; at < coaches; at++) {
     const way = visitor(() => base, tally);
-    await way.surely('POST', '/login', { email: `c${at}@lanterns.example`, password: 'a long lantern' });
+    await way.surely('POST', '/login', { email: `c${at}@lanterns.example`, password });
     const size = at === 0 ? bigClass : Math.ceil((people - bigClass) / (coaches - 1));
     const athletes = [];
     for (let person = 0; person < size; person++) {
-      const file = {
-        name: `Keeper ${at}.${person}`,
-        category: person % 2 ? 'women' : 'men',
-        level: 'trained',
-        body_mass: `${58 + (person % 30)} kg`,
-        place: { kit: kits[person % kits.length] },
-      };
+      const file = keeper(`Keeper ${at}.${person}`, person);
       athletes.push((await way.surely('POST', '/athletes', { file })).json.id);
     }
     const workout = (await way.surely('POST', '/workouts', { text, day: '2026-11-27' })).json.id;
@@ -155,7 +103,7 @@ const database = await startDatabase(folder);
 database.create('gambito_load');
 const { base, seen, stop } = await server(database);
 try {
-  await makeCoaches(database);
+  await makeCoaches(database, coaches);
   const desks = await makeDesks(base, newTally());
   await pause(3000);
   seen.length = 0;

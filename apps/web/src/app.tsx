@@ -24,12 +24,15 @@ const steps = {
   adapt: () => import('./adapt/adapt-screen'),
   sheet: () => import('./adapt/sheet-screen'),
   send: () => import('./send/send-screen'),
+  run: () => import('./together/run-screen'),
   board: () => import('./board/board-screen'),
 };
 const WriteScreen = lazy(async () => ({ default: (await steps.write()).WriteScreen }));
 const AdaptScreen = lazy(async () => ({ default: (await steps.adapt()).AdaptScreen }));
 const SheetScreen = lazy(async () => ({ default: (await steps.sheet()).SheetScreen }));
 const SendScreen = lazy(async () => ({ default: (await steps.send()).SendScreen }));
+const RunScreen = lazy(async () => ({ default: (await steps.run()).RunScreen }));
+const BigScreen = lazy(async () => ({ default: (await import('./together/big-screen')).BigScreen }));
 const BoardScreen = lazy(async () => ({ default: (await steps.board()).BoardScreen }));
 
 /** A step that is opened by its address is fetched beside the frame around it, and the core starts meanwhile: not one after the other. */
@@ -79,6 +82,7 @@ const workoutRoutes = [
   <Route key="adapt" path="adapt" element={screen(<AdaptScreen />)} />,
   <Route key="sheet" path="sheet" element={screen(<SheetScreen />)} />,
   <Route key="send" path="send" element={screen(<SendScreen />)} />,
+  <Route key="run" path="run" element={screen(<RunScreen />)} />,
   <Route key="board" path="board" element={screen(<BoardScreen />)} />,
 ];
 
@@ -90,6 +94,7 @@ export function App() {
           <Routes>
             {openRoutes}
             <Route element={<SignedIn />}>
+              <Route path="/workouts/:id/screen" element={screen(<BigScreen />)} />
               <Route element={<Frame />}>
                 {deskRoutes}
                 <Route path="/workouts/:id" element={screen(<WorkoutFrame />)}>

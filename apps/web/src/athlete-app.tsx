@@ -9,6 +9,7 @@ import { Messages } from './ui/messages';
 
 const DoorScreen = lazy(async () => ({ default: (await import('./athlete/door-screen')).DoorScreen }));
 const WarmUpScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).WarmUpScreen }));
+const ClassScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClassScreen }));
 const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
 
 /** What a link opens: the page and the clock. */
@@ -38,6 +39,14 @@ export function AthleteApp() {
             element={
               <Screen>
                 <WarmUpScreen />
+              </Screen>
+            }
+          />
+          <Route
+            path="/a/:token/class"
+            element={
+              <Screen>
+                <ClassScreen />
               </Screen>
             }
           />

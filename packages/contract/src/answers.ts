@@ -242,6 +242,10 @@ export const briefSchema = z.object({
   cautions: z.array(z.string()),
   warnings: z.array(z.string()),
   clock: clockPlan,
+  /** s the athlete is expected to take for all of it */
+  wholeSeconds: z.number().default(0),
+  /** when which implement is in use, s from the start: what can be shared with somebody */
+  uses: z.array(z.object({ implement: z.string(), spans: z.array(z.tuple([z.number(), z.number()])) })).default([]),
   /** one a scored part, in order */
   fields: z.array(scoreFieldSchema).default([]),
 });
@@ -259,5 +263,7 @@ export const athletePageSchema = z.object({
   /** what was asked for today, in words; null: this is the version the coach sent */
   today: z.string().nullable(),
   felt: feltSchema.nullable(),
+  /** the coach runs it for all on one clock now */
+  together: z.boolean().default(false),
 });
 export type AthletePage = z.infer<typeof athletePageSchema>;

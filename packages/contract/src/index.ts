@@ -8,6 +8,7 @@ export * from './archive';
 export * from './account';
 export * from './today';
 export * from './door';
+export * from './class-clock';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
 export { readPlain } from './read-file';

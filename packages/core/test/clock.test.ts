@@ -1,7 +1,18 @@
 /** The clock plan against the totals of the same workout (two readers of one text), and shared equipment against trying every second. */
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { planClock, shareEquipment, summarize, type Use } from '../src/index';
+import {
+  compile,
+  implementUses,
+  planClock,
+  referenceCapacity,
+  shareEquipment,
+  staggerEquipment,
+  summarize,
+  walkProgram,
+  type Holder,
+  type Use,
+} from '../src/index';
 import { workout } from './asking';
 import { randomWorkout } from './people';
 import { sampleNames, sampleText } from './samples';
@@ -114,5 +125,52 @@ describe('two people and one implement', () => {
       }),
       { seed: 5, numRuns: 200 },
     ));
+  test('several with versions of their own: no two hold it at once, and nobody could begin a second sooner', () =>
+    void fc.assert(
+      fc.property(
+        fc.array(fc.array(fc.integer({ min: 5, max: 60 }), { minLength: 1, maxLength: 6 }), { minLength: 2, maxLength: 3 }),
+        fc.integer({ min: 0, max: 12 }),
+        (all, handOver) => {
+          const people = all.map((lengths): Holder => {
+            let at = 0;
+            const uses: Use[] = [];
+            lengths.forEach((length, index) => {
+              if (index % 2 === 0) uses.push({ startSeconds: at, endSeconds: at + length });
+              at += length;
+            });
+            return { uses, wholeSeconds: at };
+          });
+          const { offsets, totalSeconds } = staggerEquipment(people, handOver);
+          const taken: Use[] = [];
+          let before = 0;
+          people.forEach(({ uses, wholeSeconds }, index) => {
+            const at = (offset: number) => uses.map((use) => ({ startSeconds: use.startSeconds + offset, endSeconds: use.endSeconds + offset + handOver }));
+            const free = (offset: number) =>
+              at(offset).every((mine) => taken.every((theirs) => mine.startSeconds >= theirs.endSeconds || theirs.startSeconds >= mine.endSeconds));
+            const first = Array.from({ length: Math.max(1, before) }, (_, offset) => offset).find(free) ?? null;
+            expect(offsets[index]).toBe(first);
+            taken.push(...at(first ?? before));
+            before = Math.max(before, (first ?? before) + wholeSeconds);
+          });
+          expect(totalSeconds).toBe(before);
+        },
+      ),
+      { seed: 6, numRuns: 150 },
+    ));
+  test('a version tells when it has which implement in use: the bar in its odd minutes, the rope in its even ones', () => {
+    const read = workout('EMOM 4:00\nminute 1: 8 thruster @ 40/30 kg\nminute 2: 30 single-under');
+    const run = walkProgram(compile(read, referenceCapacity('men')), { trace: true });
+    const uses = implementUses(read, run, () => undefined);
+    expect(uses.map(({ implement }) => implement)).toEqual(['barbell', 'rope']);
+    expect(uses[0]!.uses.map(({ startSeconds }) => Math.floor(startSeconds / 60))).toEqual([0, 2]);
+    expect(uses[1]!.uses.map(({ startSeconds }) => Math.floor(startSeconds / 60))).toEqual([1, 3]);
+    // somebody else begins a minute later, and both are done a minute later
+    const { offsets } = staggerEquipment(
+      [uses[0]!, uses[0]!].map((each) => ({ ...each, wholeSeconds: 240 })),
+      10,
+    );
+    expect(offsets[1]).toBeGreaterThan(20);
+    expect(offsets[1]).toBeLessThanOrEqual(60);
+  });
   test('nothing shared, nobody waits', () => expect(shareEquipment([], 600)).toMatchObject({ offsetSeconds: 0, totalSeconds: 600, turnsSeconds: 0 }));
 });

@@ -25,6 +25,8 @@ const tables = [
   'job_items',
   'doors',
   'proposals',
+  'class_clocks',
+  'class_runs',
 ] as const;
 const format = 1;
 

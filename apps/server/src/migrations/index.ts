@@ -11,6 +11,7 @@ import * as readingsAndLeases from './0005-readings-and-leases';
 import * as theDesk from './0006-the-desk';
 import * as trust from './0007-trust';
 import * as doors from './0008-doors';
+import * as classClocks from './0009-class-clocks';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -21,6 +22,7 @@ const migrations = [
   { name: '0006-the-desk', ...theDesk },
   { name: '0007-trust', ...trust },
   { name: '0008-doors', ...doors },
+  { name: '0009-class-clocks', ...classClocks },
 ];
 
 /** What migrating itself needs first. */

@@ -20,6 +20,7 @@ import { ruleRoutes } from '../rules/routes';
 import { scoreRoutes } from '../scores/routes';
 import { athletePageRoutes } from '../sends/athlete-page-routes';
 import { sendRoutes } from '../sends/routes';
+import { classRoutes, followRoutes } from '../together/routes';
 import { workoutRoutes } from '../workouts/routes';
 import { startBackground } from './background';
 import { buildServices } from './build-services';
@@ -48,6 +49,8 @@ const features = [
   ownDoorRoutes,
   calendarRoutes,
   feedRoutes,
+  classRoutes,
+  followRoutes,
 ];
 
 /** No cookie, and no address: a link's token is in it. */
@@ -114,6 +117,8 @@ export async function buildApp(database: Database, config: AppConfig, now: () =>
   await servePages(app, config.webDirectory);
   const background = startBackground(database, services, (what) => app.log.warn({ what }, 'background work failed'));
   wake = () => background.wake();
+  // streams end first: a server that stops waits for them
+  app.addHook('preClose', async () => services.rooms.close());
   app.addHook('onClose', async () => {
     await background.stop();
     await services.pool.close();

@@ -11,6 +11,9 @@ import { outboxOn } from '../outbox/store';
 import { readingStore } from '../readings/store';
 import { scoreStore } from '../scores/store';
 import { sendStore } from '../sends/store';
+import { roomsOn } from '../together/rooms';
+import { sharedTimeOf } from '../together/shared-time';
+import { classStore } from '../together/store';
 import { revisionStore } from '../workouts/revisions';
 import { workoutStore } from '../workouts/store';
 import type { Config } from './config';
@@ -25,6 +28,7 @@ export function buildServices(
   now: () => Date,
   wake: () => void,
 ): Services {
+  const classes = classStore(database);
   const [sends, scores] = [sendStore(database), scoreStore(database)];
   return {
     demo,
@@ -42,6 +46,9 @@ export function buildServices(
     calendars: calendarStore(database),
     doors: doorStore(database),
     proposals: proposalStore(database),
+    classes,
+    rooms: roomsOn(classes),
+    sharedTime: sharedTimeOf(() => classes.databaseTime()),
     resets: resetStore(database),
     outbox: outboxOn(database),
     backups: backupLog(database),

@@ -201,6 +201,23 @@ export interface ProposalRow extends Row<ProposalRow> {
   taken: number | null;
   createdAt: CreationOptional<Date>;
 }
+/** One clock for a class: who opened it said nothing yet where `startedAt` is null. */
+export interface ClassClockRow extends Row<ClassClockRow> {
+  workoutId: number;
+  startedAt: Date | null;
+  pausedAt: Date | null;
+  pausedMs: number;
+  endedAt: Date | null;
+  /** s by which somebody begins after the others, by athlete */
+  later: object;
+}
+/** What one phone tapped in it. */
+export interface ClassRunRow extends Row<ClassRunRow> {
+  workoutId: number;
+  athleteId: number;
+  run: object;
+  seenAt: Date;
+}
 
 export interface Models {
   readonly coaches: ModelStatic<CoachRow>;
@@ -211,6 +228,8 @@ export interface Models {
   readonly backups: ModelStatic<BackupRow>;
   readonly doors: ModelStatic<DoorRow>;
   readonly proposals: ModelStatic<ProposalRow>;
+  readonly classClocks: ModelStatic<ClassClockRow>;
+  readonly classRuns: ModelStatic<ClassRunRow>;
   readonly athletes: ModelStatic<AthleteRow>;
   readonly workouts: ModelStatic<WorkoutRow>;
   readonly revisions: ModelStatic<RevisionRow>;
@@ -283,6 +302,8 @@ const columns = {
     taken: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
     createdAt: moment(),
   },
+  classClocks: { workoutId: key(), startedAt: maybe(), pausedAt: maybe(), pausedMs: { ...number(), defaultValue: 0 }, endedAt: maybe(), later: json() },
+  classRuns: { workoutId: key(), athleteId: key(), run: json(), seenAt: moment() },
   athletes: {
     id: id(),
     coachId: number(),
@@ -379,6 +400,8 @@ export function defineModels(sequelize: Sequelize): Models {
     backups: sequelize.define<BackupRow>('backups', ownOf(columns.backups)),
     doors: sequelize.define<DoorRow>('doors', ownOf(columns.doors)),
     proposals: sequelize.define<ProposalRow>('proposals', ownOf(columns.proposals)),
+    classClocks: sequelize.define<ClassClockRow>('class_clocks', ownOf(columns.classClocks)),
+    classRuns: sequelize.define<ClassRunRow>('class_runs', ownOf(columns.classRuns)),
     athletes: sequelize.define<AthleteRow>('athletes', ownOf(columns.athletes)),
     workouts: sequelize.define<WorkoutRow>('workouts', ownOf(columns.workouts)),
     revisions: sequelize.define<RevisionRow>('workout_revisions', ownOf(columns.revisions)),

@@ -11,6 +11,9 @@ import type { Outbox } from '../outbox/store';
 import type { ReadingStore } from '../readings/store';
 import type { ScoreStore } from '../scores/store';
 import type { SendStore } from '../sends/store';
+import type { Rooms } from '../together/rooms';
+import type { SharedTime } from '../together/shared-time';
+import type { ClassStore } from '../together/store';
 import type { RevisionStore } from '../workouts/revisions';
 import type { WorkoutStore } from '../workouts/store';
 import type { Limiter } from './limits';
@@ -35,6 +38,10 @@ export interface Services {
   readonly calendars: CalendarStore;
   readonly doors: DoorStore;
   readonly proposals: ProposalStore;
+  readonly classes: ClassStore;
+  /** who watches a class on this server */
+  readonly rooms: Rooms;
+  readonly sharedTime: SharedTime;
   readonly resets: ResetStore;
   readonly outbox: Outbox;
   readonly backups: BackupLog;

@@ -12,6 +12,7 @@ import {
   pacingSentence,
   parseWorkout,
   planClock,
+  implementUses,
   barPlan,
   pageOf,
   planPacing,
@@ -113,6 +114,11 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     cautions: [...preparation.cautions],
     warnings: forTheAthlete(adapted.warnings).map(({ message }) => message),
     clock: { cues: clock.cues, totalSeconds: clock.totalSeconds },
+    wholeSeconds: adapted.run.totalSeconds,
+    uses: implementUses(adapted.workout, adapted.run, (part, slot) => adapted.version.parts[part]?.slots[slot]?.load?.implement).map(({ implement, uses }) => ({
+      implement,
+      spans: uses.map(({ startSeconds, endSeconds }): [number, number] => [startSeconds, endSeconds]),
+    })),
     fields: scoreFields(adapted.workout),
   };
 }

@@ -27,6 +27,8 @@ export interface OpenLink {
   /** asked for on the day, in words; the version and the page are those made for it */
   readonly today: string | null;
   readonly felt: Felt | null;
+  /** a class was opened and not ended */
+  readonly together: boolean;
 }
 /** What an athlete asked for on the day, with the version made for it. */
 export interface Today {
@@ -106,10 +108,12 @@ interface LinkRow {
   readonly athleteFile: unknown;
   readonly today: unknown;
   readonly felt: unknown;
+  readonly together: 0 | 1;
 }
 const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.athlete_id AS athleteId, s.original_text AS originalText, s.version_text AS versionText,
-    s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted, a.file AS athleteFile
-  FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id WHERE s.token = :token`;
+    s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted, a.file AS athleteFile,
+    (k.workout_id IS NOT NULL AND k.ended_at IS NULL) AS together
+  FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id LEFT JOIN class_clocks k ON k.workout_id = s.workout_id WHERE s.token = :token`;
 
 type Reads = Pick<SendStore, 'list' | 'versionFor' | 'expected' | 'open'>;
 function sendReads({ sequelize, models, read }: Database): Reads {
@@ -144,6 +148,7 @@ function sendReads({ sequelize, models, read }: Database): Reads {
         today: today?.said ?? null,
         felt,
         workout: row.workoutDeleted ? null : { text: row.text, day: row.day },
+        together: row.together === 1,
         athleteDeleted: row.athleteDeleted !== null,
         athleteFile: parsed<OpenLink['athleteFile']>(row.athleteFile),
       };

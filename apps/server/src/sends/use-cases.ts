@@ -74,9 +74,9 @@ export async function noteOpened(services: Services, { workoutId, athleteId }: O
 
 export async function athletePage(services: Services, link: OpenLink): Promise<AthletePage> {
   const score = await services.scores.latest(link.workoutId, link.athleteId);
-  const { brief, originalText, versionText, sentAt, workout, today, felt } = link;
+  const { brief, originalText, versionText, sentAt, workout, today, felt, together } = link;
   const changed = workout !== null && workout.text !== originalText;
-  return { brief, originalText, versionText, sentAt: sentAt.toISOString(), changed, score, places: placesOfFile(link.athleteFile), today, felt };
+  return { brief, originalText, versionText, sentAt: sentAt.toISOString(), changed, score, places: placesOfFile(link.athleteFile), today, felt, together };
 }
 
 /** A version for what is there today, kept beside the one that was sent and told to the coach. @param asked null: back to the one that was sent */

@@ -1,5 +1,5 @@
 /** The athlete's page, for a phone: today's version in the athlete's own units, the original beside it, the clock, the score. */
-import { Play, Printer, Timer } from 'lucide-react';
+import { Play, Printer, Timer, Users } from 'lucide-react';
 import { lazy, Suspense, useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiError } from '../api/client';
@@ -60,8 +60,16 @@ function Brief({ token, page }: { token: string; page: AthletePage }) {
         ))}
       </section>
       <div className="no-print sticky bottom-2 z-10 my-3">
+        {page.together && (
+          <Link
+            to={`/a/${token}/class`}
+            className="mb-2 flex items-center justify-center gap-2 rounded-lg bg-amber py-3 text-lg font-semibold text-[#1f2733] shadow"
+          >
+            <Users size={20} /> Join the class
+          </Link>
+        )}
         <Link to={`/a/${token}/clock`} className="flex items-center justify-center gap-2 rounded-lg bg-ink py-3 text-lg font-semibold text-paper shadow">
-          <Play size={20} /> Start the clock
+          <Play size={20} /> Start the clock{page.together ? ' alone' : ''}
         </Link>
       </div>
       <p className="no-print text-sm">

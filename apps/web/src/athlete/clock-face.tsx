@@ -16,7 +16,7 @@ export interface ClockEnd {
 
 const toneOf: Readonly<Record<string, string>> = { rest: 'bg-wash text-ink', end: 'bg-sheet text-ink' };
 
-export function ClockFace({ title, back, clock, end }: { title: string; back: string; clock: ClockModel; end: ClockEnd }) {
+export function ClockFace({ title, back, clock, end, note }: { title: string; back: string; clock: ClockModel; end: ClockEnd; note?: string }) {
   const tone = clock.countingIn ? 'bg-amber-wash text-amber-ink' : (toneOf[clock.view.cue.kind] ?? 'bg-paper text-ink');
   return (
     <main className={`flex min-h-dvh flex-col p-4 ${tone}`}>
@@ -35,22 +35,29 @@ export function ClockFace({ title, back, clock, end }: { title: string; back: st
           {clock.muted ? <VolumeX size={20} /> : <Volume2 size={20} />}
         </button>
       </div>
+      {note && (
+        <p role="status" aria-label="The clock’s connection" className="text-sm text-soft">
+          {note}
+        </p>
+      )}
       <Face clock={clock} />
       <Buttons clock={clock} end={end} />
     </main>
   );
 }
 
-function titleOf({ countingIn, started, paused, totalSeconds, view }: ClockModel): string {
+function titleOf({ countingIn, started, paused, led, totalSeconds, view }: ClockModel): string {
   if (countingIn) return 'Get ready';
+  if (!started && led) return 'Waiting for your coach';
   if (!started) return totalSeconds === null ? 'Open end' : 'In all';
-  return paused ? 'Paused' : view.cue.text;
+  if (paused) return led ? 'Paused by your coach' : 'Paused';
+  return view.cue.text;
 }
 function figureOf({ countingIn, started, over, finishedAt, totalSeconds, seconds, view }: ClockModel): string {
   if (countingIn) return String(Math.ceil(-seconds));
   if (!started) return formatClock(totalSeconds ?? view.cue.lengthSeconds ?? 0);
   if (over) return formatClock(finishedAt ?? seconds);
-  return view.left === null || view.cue.kind === 'cap' ? formatClock(view.into) : formatClock(Math.ceil(view.left));
+  return view.left === null || view.cue.kind === 'cap' ? formatClock(Math.floor(view.into)) : formatClock(Math.ceil(view.left));
 }
 
 function Face({ clock }: { clock: ClockModel }) {
@@ -61,7 +68,7 @@ function Face({ clock }: { clock: ClockModel }) {
       <p role="timer" aria-live="off" className="font-serif text-[27vw] font-semibold leading-none sm:text-[180px]">
         {figureOf(clock)}
       </p>
-      {started && !over && !countingIn && <p className="text-soft">on the clock {formatClock(Math.max(0, seconds))}</p>}
+      {started && !over && !countingIn && <p className="text-soft">on the clock {formatClock(Math.max(0, Math.floor(seconds)))}</p>}
       {!over && <Now view={view} />}
       {started && view.cue.repeats && <p className="mt-2 text-3xl font-semibold">{view.rounds === 1 ? '1 round' : `${view.rounds} rounds`}</p>}
     </div>
@@ -120,7 +127,7 @@ function Buttons({ clock, end }: { clock: ClockModel; end: ClockEnd }) {
   const word = started && !over && !countingIn ? tapWord(clock) : null;
   return (
     <div className="flex flex-col gap-2">
-      {!started && (
+      {!started && !clock.led && (
         <button type="button" onClick={clock.start} className="rounded-xl bg-ink py-6 text-3xl font-semibold text-paper">
           Start
         </button>
@@ -152,15 +159,17 @@ function Buttons({ clock, end }: { clock: ClockModel; end: ClockEnd }) {
         </div>
       )}
       {started && (
-        <div className="grid grid-cols-3 gap-2">
-          <Button className="min-h-12 justify-center" onClick={clock.pause} disabled={over}>
-            {clock.paused ? 'Go on' : 'Pause'}
-          </Button>
+        <div className={`grid gap-2 ${clock.led ? 'grid-cols-2' : 'grid-cols-3'}`}>
+          {!clock.led && (
+            <Button className="min-h-12 justify-center" onClick={clock.pause} disabled={over}>
+              {clock.paused ? 'Go on' : 'Pause'}
+            </Button>
+          )}
           <Button className="min-h-12 justify-center" onClick={clock.takeBack} disabled={!clock.canUndo}>
             <Undo2 size={16} /> Undo tap
           </Button>
-          <Button className="min-h-12 justify-center" onClick={over ? clock.again : () => setAsking(true)}>
-            {over ? 'Again' : 'Finish'}
+          <Button className="min-h-12 justify-center" onClick={over && !clock.led ? clock.again : () => setAsking(true)} disabled={over && clock.led}>
+            {over && !clock.led ? 'Again' : 'Finish'}
           </Button>
         </div>
       )}

@@ -6,7 +6,9 @@ import type { AthletePage } from '../api/types';
 import { Failed, Loading } from '../ui/states';
 import { ClockFace } from './clock-face';
 import { clockKey, scoreDraftKey, scoreOfClock } from './clock-state';
-import { useClockView, type ClockPlan } from './use-clock-view';
+import { useClass, useTellRun } from './use-class';
+import type { Led } from './use-clock';
+import { useClockView, type ClockModel, type ClockPlan } from './use-clock-view';
 
 interface OpenPage {
   readonly token: string;
@@ -22,8 +24,26 @@ function WithPage({ children }: { children: (open: OpenPage) => React.ReactNode 
 
 export const ClockScreen = () => <WithPage>{(open) => <WorkoutClock {...open} />}</WithPage>;
 function WorkoutClock({ token, page }: OpenPage) {
-  const { brief, sentAt } = page;
-  const clock = useClockView(clockKey(token, sentAt), brief.clock);
+  const clock = useClockView(clockKey(token, page.sentAt), page.brief.clock);
+  return <ScoredClock token={token} page={page} clock={clock} />;
+}
+
+/** On the coach's clock, with the whole class. */
+export const ClassScreen = () => <WithPage>{(open) => <ClassClock {...open} />}</WithPage>;
+function ClassClock({ token, page }: OpenPage) {
+  const { led, run, note } = useClass(token);
+  if (led === null) return <Loading what={note} />;
+  // a clock that the coach starts anew begins without taps
+  return <ClassRun key={run} token={token} page={page} led={led} run={run} note={note} />;
+}
+function ClassRun({ token, page, led, run, note }: OpenPage & { led: Led; run: number; note: string }) {
+  const clock = useClockView(clockKey(token, `${page.sentAt}.class.${run}`), page.brief.clock, led);
+  const unsent = useTellRun(token, run, clock);
+  return <ScoredClock token={token} page={page} clock={clock} note={unsent ? `${note} · taps wait for a connection` : note} />;
+}
+
+function ScoredClock({ token, page, clock, note }: OpenPage & { clock: ClockModel; note?: string }) {
+  const { brief } = page;
   const navigate = useNavigate();
   const score = scoreOfClock(brief.clock.cues, clock.state, brief.fields as readonly ScoreField[]);
   const carry = (): void => {
@@ -35,6 +55,7 @@ function WorkoutClock({ token, page }: OpenPage) {
       title={brief.title}
       back={`/a/${token}`}
       clock={clock}
+      {...(note === undefined ? {} : { note })}
       end={{
         word: score ? `Log ${score}` : 'To the score',
         ask: `Finish before the clock has run out?${score ? ` ${score} goes to the score.` : ''}`,

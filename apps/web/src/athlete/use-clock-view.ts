@@ -2,18 +2,20 @@
 import { countInSeconds } from '@gambito/core';
 import type { AthletePage } from '../api/types';
 import { allDone, freshClock, secondsOf, tapped, untapped, viewOf } from './clock-state';
-import { useClock } from './use-clock';
+import { useClock, type Led } from './use-clock';
 
 export type ClockPlan = AthletePage['brief']['clock'];
 
-/** @param key where its state is kept */
-export function useClockView(key: string, { cues, totalSeconds }: ClockPlan) {
-  const { state, change, now, muted, mute, unlockSound, running } = useClock(key, cues);
+/** @param key where its state is kept @param led start and pauses, where they are the coach's */
+export function useClockView(key: string, { cues, totalSeconds }: ClockPlan, led: Led | null = null) {
+  const { state, change, now, muted, mute, unlockSound, running } = useClock(key, cues, led);
   const seconds = secondsOf(state, now);
   const started = state.startedAt !== null;
   const view = viewOf(cues, state, now);
   return {
     state,
+    /** the coach starts and pauses it */
+    led: led !== null,
     view,
     seconds,
     started,

@@ -1,5 +1,5 @@
 /** Keeps a clock: its state in this browser, a redraw ten times a second, sound after the first tap, the screen kept awake. */
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ClockCue } from '../api/types';
 import { beepsBetween, freshClock, secondsOf, type ClockState } from './clock-state';
 import { useClockSound } from './use-clock-sound';
@@ -18,9 +18,13 @@ const redraw = 100;
 /** s; a phone that slept for longer does not beep through all it missed */
 const slept = 2;
 
-/** @param key where its state is kept */
-export function useClock(key: string, cues: readonly ClockCue[]) {
-  const [state, setState] = useState<ClockState>(() => load(key));
+/** What somebody else decides: the coach, for a class. */
+export type Led = Pick<ClockState, 'startedAt' | 'pausedAt' | 'pausedMs'>;
+
+/** @param key where its state is kept @param led start and pauses, where they are the coach's */
+export function useClock(key: string, cues: readonly ClockCue[], led: Led | null = null) {
+  const [kept, setKept] = useState<ClockState>(() => load(key));
+  const state = useMemo(() => ({ ...kept, ...led }), [kept, led]);
   const [now, setNow] = useState(() => Date.now());
   const { muted, mute, beep, unlock } = useClockSound();
   const heard = useRef(secondsOf(state, Date.now()));
@@ -29,14 +33,14 @@ export function useClock(key: string, cues: readonly ClockCue[]) {
 
   const change = useCallback(
     (next: (before: ClockState) => ClockState): void => {
-      setState((before) => {
-        const changed = next(before);
+      setKept((before) => {
+        const changed = next({ ...before, ...led });
         localStorage.setItem(key, JSON.stringify(changed));
         return changed;
       });
       setNow(Date.now());
     },
-    [key],
+    [key, led],
   );
   const running = state.startedAt !== null && state.pausedAt === null && state.finishedAt === null;
   useEffect(() => {

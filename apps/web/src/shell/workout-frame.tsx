@@ -13,6 +13,7 @@ const steps = [
   ['write', 'Write'],
   ['adapt', 'Adapt'],
   ['send', 'Send'],
+  ['run', 'Run'],
   ['board', 'Score & compare'],
 ] as const;
 

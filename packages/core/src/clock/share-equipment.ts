@@ -1,6 +1,6 @@
 /**
- * Two people, one implement: when may the second start? Offsets that free a bar do not free a dumbbell, so each shared implement has its own answer.
- * Times are seconds from the start of the first person's clock.
+ * Several people, one implement: when may each start? Offsets that free a bar do not free a dumbbell, so each shared implement has its own answer.
+ * Times are seconds from the start of a person's own clock.
  */
 export interface Use {
   readonly startSeconds: number;
@@ -14,21 +14,58 @@ export interface Sharing {
   /** until both are done when they take turns, piece by piece, s */
   readonly turnsSeconds: number;
 }
+/** When one person holds the implement, in order, not overlapping; and how long all of it takes them. */
+export interface Holder {
+  readonly uses: readonly Use[];
+  readonly wholeSeconds: number;
+}
 
 const clashes = (first: Use, second: Use): boolean => first.startSeconds < second.endSeconds && second.startSeconds < first.endSeconds;
+const later = ({ startSeconds, endSeconds }: Use, offset: number): Use => ({ startSeconds: startSeconds + offset, endSeconds: endSeconds + offset });
+const held = (uses: readonly Use[]): number => uses.reduce((sum, { startSeconds, endSeconds }) => sum + endSeconds - startSeconds, 0);
 
 /**
- * @param uses when one person holds the implement, in order, not overlapping
- * @param wholeSeconds length of one person's workout
- * @returns the smallest offset at which no two uses clash: it is 0 or puts one use's start at another's end, so only those are tried
+ * The smallest later start at which no use clashes with one that is planned: it is 0 or puts one use's start at another's end, so only those are tried.
+ * @returns s; null when none is below `most`
  */
-export function shareEquipment(uses: readonly Use[], wholeSeconds: number): Sharing {
-  const offsets = [...new Set([0, ...uses.flatMap((mine) => uses.map((theirs) => mine.endSeconds - theirs.startSeconds))])]
-    .filter((offset) => offset >= 0 && offset < wholeSeconds)
+function smallestOffset(planned: readonly Use[], uses: readonly Use[], most: number): number | null {
+  const offsets = [...new Set([0, ...planned.flatMap((theirs) => uses.map((mine) => theirs.endSeconds - mine.startSeconds))])]
+    .filter((offset) => offset >= 0 && offset < most)
     .sort((a, b) => a - b);
-  const free = offsets.find((offset) =>
-    uses.every((mine) => uses.every((theirs) => !clashes(mine, { startSeconds: theirs.startSeconds + offset, endSeconds: theirs.endSeconds + offset }))),
-  );
-  const turnsSeconds = 2 * uses.reduce((sum, each) => sum + each.endSeconds - each.startSeconds, 0);
-  return { offsetSeconds: free ?? null, totalSeconds: free === undefined ? null : wholeSeconds + free, turnsSeconds };
+  return offsets.find((offset) => uses.every((mine) => planned.every((theirs) => !clashes(theirs, later(mine, offset))))) ?? null;
+}
+
+/** Two with the same version. */
+export function shareEquipment(uses: readonly Use[], wholeSeconds: number): Sharing {
+  const free = smallestOffset(uses, uses, wholeSeconds);
+  return { offsetSeconds: free, totalSeconds: free === null ? null : wholeSeconds + free, turnsSeconds: 2 * held(uses) };
+}
+
+export interface Stagger {
+  /** s by which each begins after the first, in their order; null where no start below the whole of those before is free */
+  readonly offsets: readonly (number | null)[];
+  /** until all of them are done, those without a free start one after the other, s */
+  readonly totalSeconds: number;
+  /** the implement in hand all the time, one piece after the other, s; rests and other movements lie beside it */
+  readonly turnsSeconds: number;
+}
+
+/**
+ * Several, each with a version of their own, one after the other in the order given: each begins as soon as the implement is free whenever they need it.
+ * @param handOver s an implement takes to go from one hand to the next
+ */
+export function staggerEquipment(people: readonly Holder[], handOver = 0): Stagger {
+  const planned: Use[] = [];
+  const offsets: (number | null)[] = [];
+  let totalSeconds = 0;
+  for (const { uses, wholeSeconds } of people) {
+    const padded = uses.map(({ startSeconds, endSeconds }) => ({ startSeconds, endSeconds: endSeconds + handOver }));
+    const free = smallestOffset(planned, padded, totalSeconds);
+    const offset = free ?? (planned.length === 0 ? 0 : null);
+    // who finds no room begins when the others are done
+    planned.push(...padded.map((use) => later(use, offset ?? totalSeconds)));
+    totalSeconds = Math.max(totalSeconds, (offset ?? totalSeconds) + wholeSeconds);
+    offsets.push(offset);
+  }
+  return { offsets, totalSeconds, turnsSeconds: people.reduce((sum, { uses }) => sum + held(uses) + handOver * uses.length, 0) };
 }

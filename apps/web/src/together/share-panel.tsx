@@ -1,0 +1,106 @@
+/** Two or more people, one bar: who begins when, planned on one axis and set for their clocks. */
+import { formatClock } from '@gambito/core';
+import { useState } from 'react';
+import { Button } from '../ui/button';
+import { inputLook } from '../ui/field';
+import type { Member } from './lanes';
+import { sharedImplements, sharingPlan, type SharingPlan } from './sharing';
+
+interface Props {
+  readonly lanes: readonly Member[];
+  readonly set: (later: Readonly<Record<number, number>>) => void;
+}
+
+export function SharePanel({ lanes, set }: Props) {
+  const implementsShared = sharedImplements(lanes);
+  const [implement, setImplement] = useState('');
+  const [who, setWho] = useState<readonly number[]>([]);
+  const chosen = implementsShared.includes(implement) ? implement : (implementsShared[0] ?? '');
+  const users = lanes.filter(({ uses }) => uses.some((use) => use.implement === chosen));
+  const plan = sharingPlan(
+    users.filter(({ athleteId }) => who.includes(athleteId)),
+    chosen,
+  );
+  const staggered = lanes.filter(({ later }) => later > 0);
+  // the others keep what was set for them
+  const kept = Object.fromEntries(
+    staggered.filter(({ athleteId }) => !plan?.lanes.some((lane) => lane.athleteId === athleteId)).map(({ athleteId, later }) => [athleteId, later]),
+  );
+  if (implementsShared.length === 0) return null;
+  return (
+    <details className="mt-5 border-t border-line pt-2">
+      <summary className="cursor-pointer font-serif text-lg font-semibold">
+        Share an implement
+        {staggered.length > 0 && (
+          <span className="ml-2 font-sans text-sm font-normal text-soft">
+            {staggered.map(({ name, later }) => `${name} begins ${formatClock(later)} later`).join(', ')}
+          </span>
+        )}
+      </summary>
+      <div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
+        <label className="flex items-center gap-2">
+          One
+          <select className={inputLook} value={chosen} onChange={(event) => setImplement(event.target.value)}>
+            {implementsShared.map((name) => (
+              <option key={name}>{name}</option>
+            ))}
+          </select>
+          for
+        </label>
+        {users.map(({ athleteId, name }) => (
+          <label key={athleteId} className="flex items-center gap-1 rounded-full border border-line px-2.5 py-1">
+            <input
+              type="checkbox"
+              checked={who.includes(athleteId)}
+              onChange={(event) => setWho(event.target.checked ? [...who, athleteId] : who.filter((id) => id !== athleteId))}
+            />
+            {name}
+          </label>
+        ))}
+        {staggered.length > 0 && <Button onClick={() => set({})}>All at once again</Button>}
+      </div>
+      {plan && (
+        <Plan
+          plan={plan}
+          implement={chosen}
+          set={() => set({ ...kept, ...Object.fromEntries(plan.lanes.map(({ athleteId, begins }) => [athleteId, begins])) })}
+        />
+      )}
+    </details>
+  );
+}
+
+function wordsOf({ lanes, totalSeconds, turnsSeconds, oneAfterAnother }: SharingPlan, implement: string): string {
+  const starts = lanes.map(({ name, begins }) => (begins === 0 ? `${name} at once` : `${name} ${formatClock(begins)} later`)).join(', ');
+  const whole = `all done after about ${formatClock(Math.round(totalSeconds))}`;
+  const alone = Math.max(...lanes.map(({ wholeSeconds }) => wholeSeconds));
+  if (!oneAfterAnother) return `${starts}; ${whole}, ${formatClock(Math.max(0, Math.round(totalSeconds - alone)))} more than with one each.`;
+  return `No start leaves the ${implement} free for everybody: ${starts}; ${whole}. In turns, one works while the other rests, the ${implement} alone is in use for ${formatClock(Math.round(turnsSeconds))}.`;
+}
+
+function Plan({ plan, implement, set }: { plan: SharingPlan; implement: string; set: () => void }) {
+  const share = (seconds: number): string => `${(100 * seconds) / plan.totalSeconds}%`;
+  return (
+    <div className="mt-3">
+      <ul aria-label={`The ${implement}, by who has it`}>
+        {plan.lanes.map(({ athleteId, name, begins, wholeSeconds, uses }) => (
+          <li key={athleteId} className="grid grid-cols-[9rem_1fr] items-center gap-x-3 py-0.5 text-sm">
+            <span className="truncate">{name}</span>
+            <span className="relative block h-4">
+              <span className="absolute inset-y-0 rounded bg-wash" style={{ left: share(begins), width: share(wholeSeconds) }} />
+              {uses
+                .find((use) => use.implement === implement)
+                ?.spans.map(([start, end]) => (
+                  <span key={start} className="absolute inset-y-0 rounded bg-ink" style={{ left: share(begins + start), width: share(end - start) }} />
+                ))}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="my-2 max-w-prose text-sm">{wordsOf(plan, implement)}</p>
+      <Button look="main" onClick={set}>
+        Set these starts
+      </Button>
+    </div>
+  );
+}
