@@ -131,6 +131,7 @@ const matrix: readonly Row[] = [
   row('GET', '/jobs/:job', 'coach'),
   row('DELETE', '/jobs/:job', 'coach'),
   row('GET', '/workouts/:workout/board', 'coach'),
+  row('GET', '/workouts/:workout/next', 'coach'),
   row('POST', '/workouts/:workout/scores', 'coach', () => ({ athleteId: theirs.athlete, score: '1+0' })),
   row('DELETE', '/workouts/:workout/scores/:score', 'coach'),
   row('POST', '/workouts/:workout/scores/:score/restore', 'coach'),

@@ -173,6 +173,9 @@ export const boardSchema = z.object({
   /** the house rule for several scores in a day */
   dayRule: z.enum(['places', 'index', 'lead']),
 });
+/** what to change for somebody when the same workout comes again: a sentence, and the decisions it would take */
+export const nextTimeSchema = z.object({ athleteId: z.number(), name: z.string(), verdict: z.string(), words: z.string(), locks: z.array(lockSchema) });
+export type NextTimeFor = z.infer<typeof nextTimeSchema>;
 export type Board = z.infer<typeof boardSchema>;
 export type BoardEntry = Board['boards'][number]['rows'][number];
 export type DayEntry = NonNullable<Board['day']>[number];

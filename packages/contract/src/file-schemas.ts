@@ -198,6 +198,7 @@ export const boardRowSchema = z.object({
   verdict: z.string(),
   elasticity: z.number().nullable(),
   evidence: z.string().nullable().describe('what logged results said about the swaps of this version'),
+  unfair: z.string().nullable().default(null).describe('why there is no equivalent: no fair comparison'),
 });
 /** a row of the day's board: several scores in one workout, ranked over their boards by the house rule */
 export const dayRowSchema = z.object({

@@ -66,6 +66,7 @@ export { driftWeights, type Drift } from './adapt/told/drift';
 export { insideWindow, windowAround } from './stimulus/window';
 export { feels, says, statementsIn, type Feel } from './stimulus/statements';
 export { hardLimits } from './adapt/slot/hard-limits';
+export { nextTime, type NextTime } from './adapt/next-time';
 export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';
 export { deriveIntent, type Intent } from './stimulus/intent';
 export { collisionsBetween, dayLoadOf, mainOf, type Collision, type DayLoad } from './stimulus/week';

@@ -1,7 +1,8 @@
 /** The board of a workout: stored readings, what logged results say about the swaps, and arithmetic. */
-import { isMeant, rounded, type Board, type LoggedScore, type StoredWorkout } from '@gambito/contract';
+import { isMeant, rounded, type Board, type LoggedScore, type NextTimeFor, type StoredWorkout } from '@gambito/contract';
 import { placeEntries, type BoardLabel, type LearnedConversions, type ReadEntry, type ReadResult, type ScoreField } from '@gambito/core';
 import { LRUCache } from 'lru-cache';
+import { athleteInput } from '../athletes/use-cases';
 import type { Coach } from '../auth/store';
 import type { Services } from '../platform/services';
 import type { BoardScore } from '../readings/store';
@@ -77,6 +78,25 @@ async function missingFrom(
       const own = sentTo.get(id);
       return { athleteId: id, name, category, sent: own !== undefined, versionText: own?.versionText ?? text, expected: own?.expected ?? [] };
     });
+}
+
+/** people whose next time is thought through at once */
+const mostNext = 60;
+
+/** What to change for each who has scored, in the order of the board. */
+export async function nextTimes(services: Services, coach: Coach, workoutId: number): Promise<NextTimeFor[]> {
+  const [{ text }, board] = [await services.workouts.find(coach.id, workoutId), await boardOf(services, coach, workoutId)];
+  const rows = board.boards[0]!.rows.slice(0, mostNext);
+  return Promise.all(
+    rows.map(async ({ athleteId, athlete: name, verdict, versionText, unfair, entry: score }) => {
+      const { file, results, today } = await athleteInput(services, coach, athleteId, null);
+      const input = { file, results, today, text, versionText, score, verdict, rules: coach.rules, units: coach.units };
+      const { words, locks } = unfair?.includes('typed right')
+        ? { words: 'Look at the score first: it is far from what is known of this athlete.', locks: [] }
+        : await services.pool.run(coach.id, 'next', input, 'soon');
+      return { athleteId, name, verdict, words, locks: [...locks] as NextTimeFor['locks'] };
+    }),
+  );
 }
 
 export async function boardOf(services: Services, coach: Coach, workoutId: number): Promise<Board> {

@@ -68,15 +68,18 @@ function tellAll(room: Room, open: OpenClass | null, fresh: readonly SeenRun[]):
   if (changed || fresh.length > 0) for (const desk of room.desks) desk.tell({ clock: open?.clock ?? null, later: open?.later ?? {}, runs: fresh });
 }
 
+/** One look, told to whoever has not heard it. */
+async function see(store: ClassStore, workoutId: number, room: Room): Promise<void> {
+  const open = await store.find(workoutId);
+  const runs = room.desks.size === 0 ? [] : await store.runsSince(workoutId, room.seenUntil - overlap);
+  tellAll(room, open, freshRuns(room, runs));
+}
+
 export function roomsOn(store: ClassStore): Rooms {
   const rooms = new Map<number, Room>();
-  const see = async (workoutId: number, room: Room): Promise<void> => {
-    const open = await store.find(workoutId);
-    const runs = room.desks.size === 0 ? [] : await store.runsSince(workoutId, room.seenUntil - overlap);
-    tellAll(room, open, freshRuns(room, runs));
-  };
   /** A database that is away is looked at again: the screens go on by themselves meanwhile. */
-  const lookNow = (workoutId: number, room: Room): Promise<void> => (room.looking = room.looking.then(() => see(workoutId, room)).catch(() => undefined));
+  const lookNow = (workoutId: number, room: Room): Promise<void> =>
+    (room.looking = room.looking.then(() => see(store, workoutId, room)).catch(() => undefined));
   const turn = (workoutId: number, room: Room): void => {
     void lookNow(workoutId, room).then(() => {
       if (rooms.get(workoutId) === room) room.timer = setTimeout(() => turn(workoutId, room), look);

@@ -2,16 +2,23 @@
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { useBoard, useDelete, useWorkout } from '../api/queries';
+import { useBoard, useDelete, useRoster, useWorkout } from '../api/queries';
 import { useRoom } from '../api/room';
-import type { Board } from '../api/types';
+import type { Board, BoardEntry } from '../api/types';
 import { Page } from '../shell/frame';
 import { Failed, Loading } from '../ui/states';
+import { groupsOf } from '@gambito/contract';
+import { toast } from 'sonner';
+import { GroupChips } from '../people/group-chips';
+import { Button } from '../ui/button';
+import { download } from '../ui/csv';
 import { boardGroups } from './board-groups';
+import { boardCsv, boardText } from './board-out';
 import { BoardTable } from './board-table';
 import { DayTable } from './day-table';
 import type { Correcting } from './logged-cell';
 import { MissingList } from './missing-list';
+import { NextTimes } from './next-time';
 
 export function BoardScreen() {
   const id = Number(useParams()['id']);
@@ -32,23 +39,88 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
   const { data: workout } = useWorkout(workoutId);
   const units = useRoom();
   const correcting = useCorrecting(workoutId);
+  const only = useOneGroup();
   const board = data.boards[Number(chosen)] ?? data.boards[0]!;
+  const rows = board.rows.filter(only.has);
   const showsDay = data.day !== null && chosen === 'day';
   return (
-    <Page wide title="Board" aside={<Tally data={data} rows={board.rows} />}>
+    <Page
+      wide
+      title="Board"
+      aside={
+        <>
+          <Tally data={data} rows={board.rows} />
+          {!showsDay && rows.length > 0 && <Ways title={workout?.title ?? 'Board'} rows={rows} />}
+        </>
+      }
+    >
       <div className="grid gap-8 lg:grid-cols-[1fr_320px]">
         <div className="overflow-x-auto">
           {data.day && <BoardChoice boards={data.boards} chosen={chosen} choose={choose} />}
+          <div className="no-print">
+            <GroupChips groups={only.groups} chosen={only.chosen} choose={only.choose} />
+          </div>
           {showsDay && data.day!.length > 0 ? (
-            <DayTable rows={data.day!} boards={data.boards} rule={data.dayRule} correcting={correcting} />
+            <DayTable rows={data.day!.filter(only.has)} boards={data.boards} rule={data.dayRule} correcting={correcting} />
           ) : (
-            <BoardTable groups={boardGroups(board.rows, data.school, workout?.text ?? '', units)} school={data.school} correcting={correcting} />
+            <BoardTable groups={boardGroups(rows, data.school, workout?.text ?? '', units)} school={data.school} correcting={correcting} />
           )}
           {!showsDay && <Legend />}
+          {board.rows.length > 0 && <NextFold workoutId={workoutId} rows={data.boards[0]!.rows} />}
         </div>
-        <MissingList workoutId={workoutId} missing={data.missing} />
+        <div className="no-print">
+          <MissingList workoutId={workoutId} missing={data.missing} />
+        </div>
       </div>
     </Page>
+  );
+}
+
+/** Of everybody on the board, one group. */
+function useOneGroup() {
+  const { data: people } = useRoster();
+  const [chosen, choose] = useState<string | null>(null);
+  const counts = new Map<string, number>();
+  for (const { file } of people ?? []) for (const group of groupsOf(file['groups'])) counts.set(group, (counts.get(group) ?? 0) + 1);
+  const members = new Set((people ?? []).filter(({ file }) => chosen !== null && groupsOf(file['groups']).includes(chosen)).map(({ id }) => id));
+  return {
+    groups: [...counts].map(([group, count]) => ({ group, count })).sort((a, b) => (a.group < b.group ? -1 : 1)),
+    chosen,
+    choose,
+    has: ({ athleteId }: { readonly athleteId: number }): boolean => chosen === null || members.has(athleteId),
+  };
+}
+
+/** What a board can go out as: names and scores, nothing of anybody's file. */
+function Ways({ title, rows }: { title: string; rows: readonly BoardEntry[] }) {
+  const copy = (): void =>
+    void navigator.clipboard.writeText(boardText(title, rows)).then(
+      () => toast('Copied: names and scores, nothing else.'),
+      () => toast.error('The browser does not let Gambito copy. Take the CSV instead.'),
+    );
+  return (
+    <span className="no-print flex gap-1">
+      <Button look="bare" onClick={copy}>
+        Copy for the class
+      </Button>
+      <Button look="bare" onClick={() => download(`${title}.csv`, boardCsv(rows), 'text/csv')}>
+        CSV
+      </Button>
+      <Button look="bare" onClick={() => window.print()}>
+        Print
+      </Button>
+    </span>
+  );
+}
+
+/** Thought through only when it is asked for: a version is made for each. */
+function NextFold({ workoutId, rows }: { workoutId: number; rows: readonly BoardEntry[] }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="no-print mt-5 border-t border-line pt-2" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="cursor-pointer font-serif text-lg font-semibold">Next time</summary>
+      {open && <NextTimes workoutId={workoutId} scored={rows.map(({ scoreId }) => scoreId).join()} />}
+    </details>
   );
 }
 

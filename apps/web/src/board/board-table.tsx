@@ -71,10 +71,10 @@ interface LineProps {
 function BoardLine({ row, best, school, correcting }: LineProps) {
   return (
     <tr className="border-b border-line">
-      <td className="py-1.5 pr-2 text-soft">{school === 'adjusted' || school === 'perVersion' ? row.rank : ''}</td>
+      <td className="py-1.5 pr-2 text-soft">{(school === 'adjusted' || school === 'perVersion') && row.index !== null ? row.rank : ''}</td>
       <td className="py-1.5 pr-3 font-medium">{row.athlete}</td>
       <LoggedCell logged={row} shown={row.score} correcting={correcting} />
-      {school !== 'turnedUp' && <EquivalentCell equivalent={row.equivalent} />}
+      {school !== 'turnedUp' && <EquivalentCell row={row} />}
       {school !== 'turnedUp' && <IndexCell index={row.index} best={best} />}
       <VerdictCell row={row} />
       <RowActions logged={row} correcting={correcting} />
@@ -82,7 +82,7 @@ function BoardLine({ row, best, school, correcting }: LineProps) {
   );
 }
 
-function EquivalentCell({ equivalent }: Pick<BoardEntry, 'equivalent'>) {
+function EquivalentCell({ row: { equivalent, unfair } }: { row: BoardEntry }) {
   return (
     <td className="whitespace-nowrap py-1.5 pr-3">
       {equivalent ? (
@@ -93,9 +93,20 @@ function EquivalentCell({ equivalent }: Pick<BoardEntry, 'equivalent'>) {
           </span>
         </>
       ) : (
-        '–'
+        <Unfair reason={unfair} />
       )}
     </td>
+  );
+}
+
+/** No figure where there is no fair comparison; the reason behind a click. */
+function Unfair({ reason }: { reason: string | null }) {
+  if (reason === null) return '–';
+  return (
+    <details className="max-w-48 whitespace-normal">
+      <summary className="cursor-pointer text-sm text-soft">no fair comparison</summary>
+      <span className="text-xs text-soft">{reason.replace(/^no fair comparison: /, '')}</span>
+    </details>
   );
 }
 
@@ -121,7 +132,12 @@ function VerdictCell({ row }: { row: BoardEntry }) {
       {row.inWindow === true && <span className="rounded bg-amber-wash px-1.5 text-amber-ink">in the window</span>}
       {row.inWindow !== true && row.verdict}
       {row.elasticity !== null && row.elasticity < 0.4 && <span className="ml-1.5 text-xs text-soft">tells little</span>}
-      {row.evidence && <span className="block text-xs text-soft">{row.evidence}</span>}
+      {row.evidence && (
+        <details className="inline-block align-top">
+          <summary className="ml-1.5 cursor-pointer text-xs text-soft">learned</summary>
+          <span className="block text-xs text-soft">{row.evidence}</span>
+        </details>
+      )}
     </td>
   );
 }

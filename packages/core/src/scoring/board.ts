@@ -1,6 +1,7 @@
 /** The board: results in different versions, each carried over to the workout as written, best first, with a verdict on the version. Arithmetic on readings. */
 import type { Workout } from '../workout/workout';
 import { boardShift, carryOver, weigh, type Equivalent, type Weighed } from './equivalent';
+import { isBelievable, unfairBecause } from './fair';
 import type { LearnedConversions } from './learn-conversions';
 import { readDone, type Done, type Reading } from './reading';
 import type { Score } from './score-text';
@@ -31,6 +32,8 @@ export interface BoardRow {
   /** how far the version's score moves with fitness: 1 is in proportion */
   readonly elasticity: number | null;
   readonly evidence: string | null;
+  /** why the score stands for itself, without an equivalent; null where it is compared */
+  readonly unfair: string | null;
 }
 
 /** Index 100: what the reference athlete of the column scores in the original. Higher is better, for times too. */
@@ -60,25 +63,30 @@ const unreadRow = (result: ReadResult): BoardRow => ({
   verdict: result.unread,
   elasticity: null,
   evidence: null,
+  unfair: null,
 });
 function readRow(result: ReadResult, weighed: Weighed, shift: number, rules: ScoreRules): BoardRow {
   const equivalent = carryOver(weighed, shift, rules);
   const { inWindow, verdict, elasticity, original } = weighed;
+  const index = Math.round(indexOf(equivalent, original.par) * 10) / 10;
+  const unfair = unfairBecause(weighed, equivalent, index);
+  const compared = rules.unfinished === 'reps' ? inRepsDone(equivalent, original) : bandOf(equivalent);
   return {
     ...named(result),
-    equivalent: rules.unfinished === 'reps' ? inRepsDone(equivalent, original) : bandOf(equivalent),
-    index: Math.round(indexOf(equivalent, original.par) * 10) / 10,
+    equivalent: unfair === null ? compared : null,
+    index: unfair === null ? index : null,
     inWindow,
     verdict,
     elasticity,
     evidence: equivalent.evidence,
+    unfair,
   };
 }
 
 /** Every result with its equivalent, best first. Ties share a rank; what cannot be carried over stands last, in the order it came. */
 export function placeReadings<R extends ReadResult>(results: readonly R[], learned: LearnedConversions | null, rules: ScoreRules): Placed<R>[] {
   const weighed = results.map(({ reading }) => reading && weigh(reading, learned));
-  const shift = boardShift(weighed.flatMap((each) => each ?? []));
+  const shift = boardShift(weighed.flatMap((each) => (each && isBelievable(each) ? [each] : [])));
   const rows = results.map((result, at) => (weighed[at] ? readRow(result, weighed[at], shift, rules) : unreadRow(result)));
   const ordered = rows.map((row, at) => ({ row, at })).sort((a, b) => (b.row.index ?? -1) - (a.row.index ?? -1) || a.at - b.at);
   let rank = 0;

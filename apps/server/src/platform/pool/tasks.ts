@@ -1,12 +1,14 @@
 /** What the workers compute: plain data in, plain data out. Everything that parses a text, adapts it or reads a score is one of these. */
 import {
   athleteWith,
+  barePlace,
   boardLabels,
   checkScores,
   factsOf,
   learnConversions,
   lessonOf,
   leadingScore,
+  nextTime,
   pageText,
   parseWorkout,
   readEntry,
@@ -21,6 +23,7 @@ import {
   type Lock,
   type LoggedResult,
   type MassUnit,
+  type NextTime,
   type ReadPast,
   type ReadResult,
   type ScoreField,
@@ -101,6 +104,18 @@ function reading(input: ReadingInput): MadeReading {
   return { ...rounded({ read, lesson }), past };
 }
 
+interface NextInput extends Omit<BriefInput, 'locks'> {
+  readonly versionText: string;
+  readonly score: string;
+  readonly verdict: string;
+}
+/** What to change when the same workout comes again. */
+function next(input: NextInput): NextTime {
+  const athlete = athleteOf(input);
+  const done = { version: parseWorkout(input.versionText).workout, score: input.score, verdict: input.verdict };
+  return nextTime(parseWorkout(input.text, { units: input.units }).workout, athlete, done, athlete.places[0] ?? barePlace, input.rules);
+}
+
 interface LabelsInput {
   readonly text: string;
   readonly units: MassUnit;
@@ -119,7 +134,7 @@ const plainText = ({ text }: { text: string }): string => pageText(parseWorkout(
 /** A sent version as pages. */
 const pages = ({ brief: sent, day }: { brief: Brief; day: string }): Promise<Uint8Array> => sheetPdf(sheetOf(sent, day));
 
-export const tasks = { title, facts, brief, score, reading, labels, learn, plainText, pages };
+export const tasks = { title, facts, brief, score, reading, next, labels, learn, plainText, pages };
 export type TaskName = keyof typeof tasks;
 export type TaskInput<Name extends TaskName> = Parameters<(typeof tasks)[Name]>[0];
 export type TaskOutput<Name extends TaskName> = Awaited<ReturnType<(typeof tasks)[Name]>>;
