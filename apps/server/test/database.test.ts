@@ -43,6 +43,7 @@ describe('migrations and models agree with the live database', () => {
     'doors',
     'proposals',
     'classClocks',
+    'deliveries',
     'classRuns',
     'athletes',
     'workouts',
@@ -71,7 +72,7 @@ describe('migrations and models agree with the live database', () => {
   });
   test('a migration that was killed before it was noted is done again without harm', async () => {
     await database.sequelize.query('DELETE FROM migrations');
-    expect(await migrate(database)).toHaveLength(9);
+    expect(await migrate(database)).toHaveLength(10);
     expect(await migrate(database)).toEqual([]);
   });
 });

@@ -16,6 +16,7 @@ const WeekScreen = lazy(async () => ({ default: (await import('./week/week-scree
 const PeopleScreen = lazy(async () => ({ default: (await import('./people/people-screen')).PeopleScreen }));
 const ImportScreen = lazy(async () => ({ default: (await import('./people/import-screen')).ImportScreen }));
 const PersonScreen = lazy(async () => ({ default: (await import('./people/person-screen')).PersonScreen }));
+const RecordScreen = lazy(async () => ({ default: (await import('./record/record-screen')).RecordScreen }));
 const RulesScreen = lazy(async () => ({ default: (await import('./rules/rules-screen')).RulesScreen }));
 const frame = () => import('./shell/workout-frame');
 const WorkoutFrame = lazy(async () => ({ default: (await frame()).WorkoutFrame }));
@@ -72,6 +73,7 @@ const deskRoutes = [
   <Route key="people" path="/people" element={screen(<PeopleScreen />)} />,
   <Route key="import" path="/people/import" element={screen(<ImportScreen />)} />,
   <Route key="person" path="/people/:id" element={screen(<PersonScreen />)} />,
+  <Route key="record" path="/people/:id/record" element={screen(<RecordScreen />)} />,
   <Route key="rules" path="/rules" element={screen(<RulesScreen />)} />,
   <Route key="account" path="/account" element={screen(<AccountScreen />)} />,
 ];

@@ -6,6 +6,9 @@ import { feltSchema } from './today';
 import { boardRowSchema, dayRowSchema } from './file-schemas';
 import { scoreKindSchema } from './workout-schema';
 
+/** how hard a session was, 0 nothing at all to 10 all there is (Foster et al. 2001) */
+export const ratingSchema = z.number().int().min(0).max(10);
+
 export const meSchema = z.object({
   signedIn: z.boolean(),
   demo: z.boolean(),
@@ -34,6 +37,7 @@ export const readPastSchema = z.object({
   fitness: z.object({ log: z.number(), spread: z.number() }).nullable(),
   movements: z.array(z.string()).readonly(),
   reps: z.partialRecord(z.enum(patterns), z.number()),
+  seconds: z.number().optional(),
 });
 /** as past results travel: what one says; or, until it was read, the text of the version done with its score */
 export const storedResultSchema = z.object({ workoutId: z.number(), result: z.union([readPastSchema, z.object({ workout: z.string(), score: z.string() })]) });
@@ -260,7 +264,7 @@ export const athletePageSchema = z.object({
   versionText: z.string(),
   sentAt: z.string(),
   changed: z.boolean(),
-  score: z.object({ score: z.string(), note: z.string() }).nullable(),
+  score: z.object({ score: z.string(), note: z.string(), rating: ratingSchema.nullable().default(null) }).nullable(),
   /** where this athlete trains, each with its kit as typed: what can be ticked off for today */
   places: z.array(z.object({ name: z.string(), kit: z.array(z.string()) })),
   /** what was asked for today, in words; null: this is the version the coach sent */

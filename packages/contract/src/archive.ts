@@ -1,6 +1,6 @@
 /** A coach's whole desk as lines of JSON: a head, the people, the workouts with what was decided of them, what was sent, what was scored, and an end that says how many. */
 import { z } from 'zod';
-import { briefSchema, lockSchema } from './answers';
+import { briefSchema, lockSchema, ratingSchema } from './answers';
 import { athleteFileSchema } from './file-schemas';
 import { audienceSchema, portableWorkoutSchema } from './library';
 
@@ -46,6 +46,8 @@ export const archiveLineSchema = z.union([
       originalText: text,
       enteredBy: z.enum(['coach', 'athlete']),
       at: z.iso.datetime(),
+      rating: ratingSchema.nullable().default(null),
+      counts: z.boolean().default(true),
     }),
   }),
   z.object({ end: z.literal(true), lines: z.number() }),

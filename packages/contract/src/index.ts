@@ -9,6 +9,7 @@ export * from './account';
 export * from './today';
 export * from './door';
 export * from './class-clock';
+export * from './record';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
 export { readPlain } from './read-file';

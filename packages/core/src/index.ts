@@ -66,6 +66,18 @@ export { driftWeights, type Drift } from './adapt/told/drift';
 export { insideWindow, windowAround } from './stimulus/window';
 export { feels, says, statementsIn, type Feel } from './stimulus/statements';
 export { hardLimits } from './adapt/slot/hard-limits';
+export {
+  attendance,
+  patternVolumes,
+  trainingWeeks,
+  weekLimits,
+  weekWarnings,
+  type Attendance,
+  type PatternVolume,
+  type Session,
+  type TrainingWeek,
+} from './record/training-weeks';
+export { addDays, daysBetween, weekOf } from './record/days';
 export { nextTime, type NextTime } from './adapt/next-time';
 export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';
 export { deriveIntent, type Intent } from './stimulus/intent';

@@ -64,7 +64,21 @@ function reading(database: Database): ArchiveStore['lines'] {
     for await (const row of pages((after) => models.scores.findAll({ where: { ...where(after), deletedAt: null }, order, limit: page }))) {
       const { workoutId, athleteId, enteredName: by, score, note, versionText, originalText, createdAt } = row;
       const enteredBy = row.enteredBy === 'athlete' ? 'athlete' : 'coach';
-      yield { score: { workoutId, athleteId, by, score, note, versionText, originalText, enteredBy, at: createdAt.toISOString() } };
+      yield {
+        score: {
+          workoutId,
+          athleteId,
+          by,
+          score,
+          note,
+          versionText,
+          originalText,
+          enteredBy,
+          at: createdAt.toISOString(),
+          rating: row.rating,
+          counts: row.teaches === 1,
+        },
+      };
     }
   }
   return lines;

@@ -65,7 +65,7 @@ const categoryOf = (category: unknown): AthleteName['category'] => (category ===
 const newestResults = `SELECT n.athlete_id AS athleteId, n.workout_id AS workoutId, IF(r.read_revision = r.revision, r.past, NULL) AS past,
     IF(r.read_revision = r.revision AND r.past IS NOT NULL, NULL, s.version_text) AS workout, s.score
   FROM (SELECT id, athlete_id, workout_id, ROW_NUMBER() OVER (PARTITION BY athlete_id ORDER BY created_at DESC, id DESC) AS place
-        FROM scores WHERE deleted_at IS NULL AND athlete_id IN (:ids)) AS n
+        FROM scores WHERE deleted_at IS NULL AND teaches = 1 AND athlete_id IN (:ids)) AS n
     JOIN scores s ON s.id = n.id LEFT JOIN readings r ON r.score_id = n.id
   WHERE n.place <= :mostResults ORDER BY n.athlete_id, n.place`;
 interface ResultRow {

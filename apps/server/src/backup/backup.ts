@@ -25,6 +25,7 @@ const tables = [
   'job_items',
   'doors',
   'proposals',
+  'deliveries',
   'class_clocks',
   'class_runs',
 ] as const;

@@ -59,6 +59,8 @@ function scoreOf(version: Workout, athlete: Athlete, fitness: number): string | 
 interface SeededScore {
   readonly person: number;
   readonly score: string;
+  /** how hard it was said to be; some never say */
+  readonly rating: number | null;
   readonly made: MadeBrief;
 }
 interface SeededWorkout {
@@ -77,17 +79,24 @@ function scoresFor(text: string, today: string, dice: Dice): SeededScore[] {
     const { athlete } = readAthlete(file, today);
     const made = makeBrief(text, athlete, defaultRules, []);
     const score = scoreOf(parseWorkout(made.versionText).workout, athlete, dice.talents[person]! * Math.exp(0.035 * dice.normal()));
-    return score ? [{ person, score, made }] : [];
+    return score ? [{ person, score, rating: dice.rating(), made }] : [];
   });
 }
 interface Dice {
+  readonly rating: () => number | null;
   readonly chance: () => number;
   readonly normal: () => number;
   readonly talents: readonly number[];
 }
 function throwDice(): Dice {
   const normal = normalFrom(seededRandom(20261125));
-  return { normal, chance: seededRandom(7), talents: lanternPeople.map(() => Math.exp(0.06 * normal())) };
+  const said = seededRandom(11);
+  return {
+    normal,
+    chance: seededRandom(7),
+    rating: () => (said() < 0.15 ? null : Math.min(10, Math.max(4, Math.round(7.5 + 3 * (said() - 0.5))))),
+    talents: lanternPeople.map(() => Math.exp(0.06 * normal())),
+  };
 }
 
 async function makeHistory(today: string, workouts: typeof lanternWorkouts, say: (text: string) => void): Promise<SeededWorkout[]> {
@@ -118,10 +127,10 @@ async function writeScores(
   transaction: Transaction,
 ): Promise<void> {
   const [sends, logged] = [sendStore(database), scoreStore(database)];
-  for (const { person, score, made } of scores) {
+  for (const { person, score, rating, made } of scores) {
     const who = { workoutId, athleteId: athleteIds[person]!, originalText: text };
     await sends.send({ ...who, made }, new Date(day.getTime() - dayMs / 2), transaction);
-    await logged.save({ ...who, coachId, score, note: '', versionText: made.versionText, enteredBy: 'athlete' }, day, transaction);
+    await logged.save({ ...who, coachId, score, note: '', versionText: made.versionText, enteredBy: 'athlete', rating }, day, transaction);
   }
 }
 

@@ -12,6 +12,7 @@ import * as theDesk from './0006-the-desk';
 import * as trust from './0007-trust';
 import * as doors from './0008-doors';
 import * as classClocks from './0009-class-clocks';
+import * as theRecord from './0010-the-record';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -23,6 +24,7 @@ const migrations = [
   { name: '0007-trust', ...trust },
   { name: '0008-doors', ...doors },
   { name: '0009-class-clocks', ...classClocks },
+  { name: '0010-the-record', ...theRecord },
 ];
 
 /** What migrating itself needs first. */

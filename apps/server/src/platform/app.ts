@@ -16,6 +16,7 @@ import { catalogueRoutes } from '../catalogue/routes';
 import { calendarRoutes, feedRoutes } from '../calendars/routes';
 import { doorRoutes, ownDoorRoutes } from '../doors/routes';
 import { instanceRoutes } from '../instance/routes';
+import { recordRoutes } from '../record/routes';
 import { ruleRoutes } from '../rules/routes';
 import { scoreRoutes } from '../scores/routes';
 import { athletePageRoutes } from '../sends/athlete-page-routes';
@@ -42,6 +43,7 @@ const features = [
   sendRoutes,
   athletePageRoutes,
   scoreRoutes,
+  recordRoutes,
   boardRoutes,
   archiveRoutes,
   instanceRoutes,

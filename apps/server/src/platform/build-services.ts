@@ -9,6 +9,7 @@ import { doorStore, proposalStore } from '../doors/store';
 import { jobStore } from '../jobs/store';
 import { outboxOn } from '../outbox/store';
 import { readingStore } from '../readings/store';
+import { recordStore } from '../record/store';
 import { scoreStore } from '../scores/store';
 import { sendStore } from '../sends/store';
 import { roomsOn } from '../together/rooms';
@@ -58,6 +59,7 @@ export function buildServices(
     sends,
     scores,
     archive: archiveStore(database, sends, scores),
+    record: recordStore(database),
     readings: readingStore(database),
     jobs: jobStore(database),
     databaseAnswers: () => database.answers(),

@@ -23,6 +23,8 @@ export interface CoachRow extends Row<CoachRow> {
   deskId: CreationOptional<number | null>;
   /** of the calendar feed; null: there is none */
   calendarToken: CreationOptional<string | null>;
+  /** how the stand-in for a messenger behaves: works, stumbles, refuses */
+  messenger: CreationOptional<string>;
 }
 export interface SessionRow extends Row<SessionRow> {
   tokenHash: string;
@@ -133,6 +135,10 @@ export interface ScoreRow extends Row<ScoreRow> {
   enteredBy: string;
   /** of the coach who entered it */
   enteredName: CreationOptional<string>;
+  /** how hard it was said to be, 0–10; null where nobody said */
+  rating: CreationOptional<number | null>;
+  /** 0: the coach does not let it count for later versions */
+  teaches: CreationOptional<number>;
   deletedAt: Date | null;
   createdAt: CreationOptional<Date>;
 }
@@ -218,6 +224,23 @@ export interface ClassRunRow extends Row<ClassRunRow> {
   run: object;
   seenAt: Date;
 }
+/** A message to an athlete about what was sent, and how it fared. */
+export interface DeliveryRow extends Row<DeliveryRow> {
+  id: CreationOptional<number>;
+  coachId: number;
+  workoutId: number;
+  athleteId: number;
+  /** of which sending */
+  sentAt: Date;
+  recipient: string;
+  subject: string;
+  body: string;
+  state: string;
+  tries: number;
+  nextTryAt: Date | null;
+  failure: string | null;
+  createdAt: CreationOptional<Date>;
+}
 
 export interface Models {
   readonly coaches: ModelStatic<CoachRow>;
@@ -228,6 +251,7 @@ export interface Models {
   readonly backups: ModelStatic<BackupRow>;
   readonly doors: ModelStatic<DoorRow>;
   readonly proposals: ModelStatic<ProposalRow>;
+  readonly deliveries: ModelStatic<DeliveryRow>;
   readonly classClocks: ModelStatic<ClassClockRow>;
   readonly classRuns: ModelStatic<ClassRunRow>;
   readonly athletes: ModelStatic<AthleteRow>;
@@ -273,6 +297,7 @@ const columns = {
     firstDay: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
     deskId: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
     calendarToken: { type: DataTypes.CHAR(32), allowNull: true },
+    messenger: { ...string(10), defaultValue: 'works' },
   },
   sessions: {
     tokenHash: hashed(),
@@ -300,6 +325,21 @@ const columns = {
     change: json(),
     settledAt: maybe(),
     taken: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
+    createdAt: moment(),
+  },
+  deliveries: {
+    id: id(),
+    coachId: number(),
+    workoutId: number(),
+    athleteId: number(),
+    sentAt: moment(),
+    recipient: string(190),
+    subject: string(200),
+    body: text(),
+    state: string(10),
+    tries: { ...number(), defaultValue: 0 },
+    nextTryAt: maybe(),
+    failure: { type: DataTypes.STRING(300), allowNull: true },
     createdAt: moment(),
   },
   classClocks: { workoutId: key(), startedAt: maybe(), pausedAt: maybe(), pausedMs: { ...number(), defaultValue: 0 }, endedAt: maybe(), later: json() },
@@ -355,6 +395,8 @@ const columns = {
     originalText: text(),
     enteredBy: string(10),
     enteredName: byName(),
+    rating: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
+    teaches: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
     deletedAt: maybe(),
     createdAt: moment(),
   },
@@ -400,6 +442,7 @@ export function defineModels(sequelize: Sequelize): Models {
     backups: sequelize.define<BackupRow>('backups', ownOf(columns.backups)),
     doors: sequelize.define<DoorRow>('doors', ownOf(columns.doors)),
     proposals: sequelize.define<ProposalRow>('proposals', ownOf(columns.proposals)),
+    deliveries: sequelize.define<DeliveryRow>('deliveries', ownOf(columns.deliveries)),
     classClocks: sequelize.define<ClassClockRow>('class_clocks', ownOf(columns.classClocks)),
     classRuns: sequelize.define<ClassRunRow>('class_runs', ownOf(columns.classRuns)),
     athletes: sequelize.define<AthleteRow>('athletes', ownOf(columns.athletes)),

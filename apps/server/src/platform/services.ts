@@ -14,6 +14,7 @@ import type { SendStore } from '../sends/store';
 import type { Rooms } from '../together/rooms';
 import type { SharedTime } from '../together/shared-time';
 import type { ClassStore } from '../together/store';
+import type { RecordStore } from '../record/store';
 import type { RevisionStore } from '../workouts/revisions';
 import type { WorkoutStore } from '../workouts/store';
 import type { Limiter } from './limits';
@@ -51,6 +52,7 @@ export interface Services {
   readonly sends: SendStore;
   readonly scores: ScoreStore;
   readonly readings: ReadingStore;
+  readonly record: RecordStore;
   readonly jobs: JobStore;
   readonly archive: ArchiveStore;
   /** whether the database answers */

@@ -66,7 +66,7 @@ const unreadQuery = `SELECT r.score_id AS scoreId, r.coach_id AS coachId, r.athl
   FROM readings r JOIN scores s ON s.id = r.score_id JOIN workouts w ON w.id = r.workout_id JOIN athletes a ON a.id = r.athlete_id
   WHERE r.score_id = :scoreId AND (r.read_revision IS NULL OR r.read_revision <> r.revision)`;
 const earlierQuery = `SELECT version_text AS workout, score FROM scores
-  WHERE athlete_id = :athleteId AND id < :scoreId AND workout_id <> :workoutId AND deleted_at IS NULL ORDER BY created_at DESC, id DESC LIMIT ${mostResults}`;
+  WHERE athlete_id = :athleteId AND id < :scoreId AND workout_id <> :workoutId AND deleted_at IS NULL AND teaches = 1 ORDER BY created_at DESC, id DESC LIMIT ${mostResults}`;
 const boardQuery = `SELECT s.id AS scoreId, s.athlete_id AS athleteId, a.name, JSON_VALUE(a.file, '$.category') AS category, s.score, s.note, s.entered_name AS \`by\`, s.version_text AS versionText,
     IF(r.read_revision = r.revision, r.reading, NULL) AS reading
   FROM scores s JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL LEFT JOIN readings r ON r.score_id = s.id
@@ -144,7 +144,8 @@ function readingAnswers(database: Database): Answers {
     },
     lessons: async (coachId) => {
       const rows = await select<{ lesson: unknown }>(
-        `SELECT lesson FROM readings WHERE coach_id = :coachId AND read_revision = revision AND lesson IS NOT NULL ORDER BY score_id DESC LIMIT ${mostLessons}`,
+        `SELECT r.lesson FROM readings r JOIN scores s ON s.id = r.score_id AND s.teaches = 1
+         WHERE r.coach_id = :coachId AND r.read_revision = r.revision AND r.lesson IS NOT NULL ORDER BY r.score_id DESC LIMIT ${mostLessons}`,
         { coachId },
       );
       return rows.map(({ lesson }) => parsed<FitnessResult>(lesson));

@@ -2,6 +2,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
+import type { ScoreRow } from '../platform/models';
 
 /** characters of an entry: every part's score, in the order of the parts */
 export const scoreLength = 400;
@@ -17,9 +18,14 @@ export interface NewScore {
   readonly enteredBy: 'coach' | 'athlete';
   /** of the coach who enters it */
   readonly enteredName?: string;
+  /** 0–10; left out: what was said before stands */
+  readonly rating?: number | null;
+  readonly counts?: boolean;
 }
 export interface ScoreStore {
-  latest(workoutId: number, athleteId: number): Promise<{ score: string; note: string } | null>;
+  latest(workoutId: number, athleteId: number): Promise<{ score: string; note: string; rating: number | null } | null>;
+  /** Whether later versions count with it. @throws {Problem} not_found */
+  setCounts(workoutId: number, id: number, counts: boolean): Promise<void>;
   /** A new score takes the place of the one before. @returns its number */
   save(entry: NewScore, now: Date, transaction?: Transaction): Promise<number>;
   /** @throws {Problem} not_found */
@@ -31,14 +37,15 @@ export interface ScoreStore {
 /** What happens to the row that counts, and to the readings behind it, inside a transaction. */
 function counting({ sequelize, models }: Database) {
   /** The score that counts steps back for another; it stays in the table, marked, and is read no more. */
-  const stepBack = async (workoutId: number, athleteId: number, now: Date, transaction: Transaction): Promise<void> => {
+  const stepBack = async (workoutId: number, athleteId: number, now: Date, transaction: Transaction): Promise<Pick<ScoreRow, 'rating' | 'teaches'> | null> => {
     // the workout's row is held, so that of two people who log for one athlete on one database one comes after the other; on two, the unique key decides
     await models.workouts.findByPk(workoutId, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id'] });
-    const standing = await models.scores.findAll({ where: { workoutId, athleteId, deletedAt: null }, attributes: ['id'], transaction });
-    if (standing.length === 0) return;
+    const standing = await models.scores.findAll({ where: { workoutId, athleteId, deletedAt: null }, attributes: ['id', 'rating', 'teaches'], transaction });
+    if (standing.length === 0) return null;
     const scoreId = standing.map(({ id }) => id);
     await models.readings.destroy({ where: { scoreId }, transaction });
     await models.scores.update({ deletedAt: now }, { where: { id: scoreId }, transaction });
+    return standing[0]!;
   };
   /** To be read; and what the same athlete scored later is read anew, since more is known of before. */
   const readAnew = async (coachId: number, workoutId: number, athleteId: number, scoreId: number, transaction: Transaction): Promise<void> => {
@@ -54,9 +61,11 @@ function counting({ sequelize, models }: Database) {
       type: QueryTypes.UPDATE,
       transaction,
     });
-  const put = async ({ coachId, ...entry }: NewScore, now: Date, transaction: Transaction): Promise<number> => {
-    await stepBack(entry.workoutId, entry.athleteId, now, transaction);
-    const { id } = await models.scores.create({ ...entry, deletedAt: null, createdAt: now }, { transaction });
+  const put = async ({ coachId, rating, counts, ...entry }: NewScore, now: Date, transaction: Transaction): Promise<number> => {
+    const before = await stepBack(entry.workoutId, entry.athleteId, now, transaction);
+    // a correction of the score is none of what was said about it
+    const said = { rating: rating === undefined ? (before?.rating ?? null) : rating, teaches: counts === undefined ? (before?.teaches ?? 1) : Number(counts) };
+    const { id } = await models.scores.create({ ...entry, ...said, deletedAt: null, createdAt: now }, { transaction });
     await readAnew(coachId, entry.workoutId, entry.athleteId, id, transaction);
     return id;
   };
@@ -74,11 +83,17 @@ export function scoreStore(database: Database): ScoreStore {
   return {
     latest: async (workoutId, athleteId) => {
       const row = await read(() =>
-        models.scores.findOne({ where: { workoutId, athleteId, deletedAt: null }, attributes: ['score', 'note'], order: [['id', 'DESC']] }),
+        models.scores.findOne({ where: { workoutId, athleteId, deletedAt: null }, attributes: ['score', 'note', 'rating'], order: [['id', 'DESC']] }),
       );
-      return row && { score: row.score, note: row.note };
+      return row && { score: row.score, note: row.note, rating: row.rating };
     },
     save: (entry, now, transaction) => (transaction ? put(entry, now, transaction) : orAgain(() => transact((own) => put(entry, now, own)))),
+    setCounts: (workoutId, id, counts) =>
+      transact(async (transaction) => {
+        const row = await find(workoutId, id, transaction);
+        await row.update({ teaches: counts ? 1 : 0 }, { transaction });
+        await outdateLater(row.athleteId, id, transaction);
+      }),
     remove: (coachId, workoutId, id, now) =>
       transact(async (transaction) => {
         const row = await find(workoutId, id, transaction);

@@ -8,6 +8,7 @@ import { makeVersion } from '../sends/use-cases';
 interface Typed {
   readonly score: string;
   readonly note: string;
+  readonly rating?: number | null | undefined;
 }
 
 /** The version this athlete was sent, or would be sent now. */
@@ -34,6 +35,7 @@ export async function logByCoach(services: Services, coach: Coach, workoutId: nu
     originalText: text,
     enteredBy: 'coach' as const,
     enteredName: coach.name,
+    ...(typed.rating === undefined ? {} : { rating: typed.rating }),
   };
   const id = await services.scores.save(entry, services.now());
   await readScore(services, id);
@@ -46,12 +48,29 @@ export async function logByLink(services: Services, link: OpenLink, typed: Typed
   const { category, units } = brief;
   const score = await services.pool.run(coachId, 'score', { typed: typed.score, versionText, category, units });
   const id = await services.scores.save(
-    { coachId, workoutId, athleteId, score, note: typed.note, versionText, originalText, enteredBy: 'athlete' },
+    {
+      coachId,
+      workoutId,
+      athleteId,
+      score,
+      note: typed.note,
+      versionText,
+      originalText,
+      enteredBy: 'athlete',
+      ...(typed.rating === undefined ? {} : { rating: typed.rating }),
+    },
     services.now(),
   );
   // the athlete does not wait for the board
   void readScore(services, id, 'later');
   return { score, note: typed.note };
+}
+
+/** Whether later versions, and what is learned of swaps, count with it: the coach's word against the model's. */
+export async function letCount(services: Services, coach: Coach, workoutId: number, id: number, counts: boolean): Promise<void> {
+  await services.workouts.find(coach.id, workoutId);
+  await services.scores.setCounts(workoutId, id, counts);
+  services.wake();
 }
 
 export async function removeScore(services: Services, coach: Coach, workoutId: number, id: number): Promise<void> {

@@ -34,6 +34,7 @@ function useScoreForm(token: string, page: AthletePage) {
     setDoubts([]);
   });
   const [note, setNote] = useState(sending.waiting?.note ?? page.score?.note ?? '');
+  const [rating, setRating] = useState(sending.waiting?.rating ?? page.score?.rating ?? null);
   const change = (next: string): void => {
     setTyped(next);
     setProblem(null);
@@ -46,9 +47,63 @@ function useScoreForm(token: string, page: AthletePage) {
     if (wrong) return;
     const asked = doubts.length > 0 ? [] : doubtsOf(entry, typed);
     setDoubts(asked);
-    if (asked.length === 0) sending.send({ score: readEntry(entry, typed).text ?? typed, note });
+    if (asked.length === 0) sending.send({ score: readEntry(entry, typed).text ?? typed, note, ...(rating === null ? {} : { rating }) });
   };
-  return { entry, typed, change, note, setNote, problem: problem ?? sending.problem, doubts, submit, saving: sending.sending, waiting: sending.waiting };
+  return {
+    entry,
+    typed,
+    change,
+    note,
+    setNote,
+    rating,
+    setRating,
+    problem: problem ?? sending.problem,
+    doubts,
+    submit,
+    saving: sending.sending,
+    waiting: sending.waiting,
+  };
+}
+
+const ratingWords: Readonly<Record<number, string>> = {
+  0: 'rest',
+  1: 'very easy',
+  2: 'easy',
+  3: 'moderate',
+  4: 'somewhat hard',
+  5: 'hard',
+  7: 'very hard',
+  10: 'all there is',
+};
+const wordFor = (rating: number): string => ratingWords[rating] ?? ratingWords[rating - 1] ?? 'very hard';
+
+/** How hard it was, on the scale of 0 to 10; nobody has to say. */
+function Rating({ rating, choose }: { rating: number | null; choose: (rating: number) => void }) {
+  return (
+    <fieldset className="mt-2">
+      <legend className="text-sm">
+        How hard was all of it? <span className="text-soft">{rating === null ? '0 rest, 10 all there is' : wordFor(rating)}</span>
+      </legend>
+      <div className="mt-1 grid grid-cols-11 gap-1">
+        {Array.from({ length: 11 }, (_, value) => (
+          <label
+            key={value}
+            className="relative flex min-h-11 cursor-pointer items-center justify-center rounded border border-line bg-sheet has-checked:bg-ink has-checked:text-paper has-focus-visible:outline-2"
+          >
+            <input
+              type="radio"
+              name="rating"
+              value={value}
+              checked={rating === value}
+              onChange={() => choose(value)}
+              className="absolute inset-0 cursor-pointer opacity-0"
+            />
+            {value}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
 }
 
 export function ScoreForm({ token, page }: { token: string; page: AthletePage }) {
@@ -76,6 +131,7 @@ export function ScoreForm({ token, page }: { token: string; page: AthletePage })
         maxLength={1000}
         onChange={(event) => form.setNote(event.target.value)}
       />
+      <Rating rating={form.rating} choose={form.setRating} />
       {(form.problem ?? form.doubts[0]) && (
         <p role="alert" className={`mt-1 text-sm ${form.problem ? 'text-bad' : 'text-amber-ink'}`}>
           {form.problem ?? form.doubts.join(' ')}

@@ -7,6 +7,8 @@ import { api, ApiError, messageOf } from '../api/client';
 export interface WaitingScore {
   readonly score: string;
   readonly note: string;
+  /** how hard it was; left out where nothing was said */
+  readonly rating?: number;
 }
 const keyOf = (token: string): string => `gambito.waiting.${token}`;
 
@@ -14,8 +16,9 @@ const keyOf = (token: string): string => `gambito.waiting.${token}`;
 export function readWaiting(kept: string | null): WaitingScore | null {
   if (kept === null) return null;
   try {
-    const { score, note } = JSON.parse(kept) as Partial<WaitingScore>;
-    return typeof score === 'string' && typeof note === 'string' ? { score, note } : null;
+    const { score, note, rating } = JSON.parse(kept) as Partial<WaitingScore>;
+    if (typeof score !== 'string' || typeof note !== 'string') return null;
+    return { score, note, ...(typeof rating === 'number' ? { rating } : {}) };
   } catch {
     return null;
   }

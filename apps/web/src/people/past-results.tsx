@@ -18,7 +18,12 @@ export function PastResults({ stored, today }: { stored: StoredAthlete; today: s
   const told = results.filter(({ beyond }) => beyond !== null);
   return (
     <section className="mb-4 text-sm" aria-label="Past results">
-      <h2 className="font-serif text-base font-semibold">Past results</h2>
+      <h2 className="font-serif text-base font-semibold">
+        Past results{' '}
+        <Link className="font-sans text-sm font-normal underline" to={`/people/${stored.id}/record`}>
+          the whole record
+        </Link>
+      </h2>
       <Sentence stored={stored} today={today} />
       {told.length >= fewest && (
         <Suspense fallback={<div className="h-28" />}>

@@ -114,6 +114,19 @@ const worker = {
     const { fitness, fitnessSpread, pastResults } = capacityOf(athleteFrom(file, past, today));
     return pastResults === 0 ? null : { sentence: pastResultsSentence({ fitness, used: pastResults }), openShare: fitnessSpread };
   },
+  /** The figures of a file alone: how unsure they leave one, and each max as it is reckoned with. */
+  figuresOf(file: unknown, today: string): { fitnessSpread: number; lifts: { lift: string; kg: number; percent: number; told: boolean }[] } {
+    const { fitnessSpread, lifts } = capacityOf(athleteFrom(file, [], today));
+    return {
+      fitnessSpread,
+      lifts: Object.entries(lifts).map(([lift, { value, spread, known }]) => ({
+        lift: lift.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`),
+        kg: value,
+        percent: 100 * (Math.exp(spread) - 1),
+        told: known,
+      })),
+    };
+  },
   /** The workout as written, once, for the reference athlete of a column: what is redrawn while a figure is dragged. */
   live({ text, units }: Source, category: Category): LiveReference | null {
     const { workout } = parseWorkout(text, { units });

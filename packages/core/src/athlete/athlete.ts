@@ -50,6 +50,8 @@ export interface ReadPast {
   readonly movements: readonly string[];
   /** counted reps of what was done */
   readonly reps: Readonly<Partial<Record<Pattern, number>>>;
+  /** s that it took, as fit as the score shows; absent in what was read before it was asked */
+  readonly seconds?: number;
 }
 export interface Athlete {
   readonly name: string;

@@ -53,7 +53,7 @@ function readLogged(capacity: Capacity, logged: LoggedResult): ReadPast {
   const clear = diagnostics.every(({ level }) => level !== 'error');
   const fitness = score && clear ? observe(capacity, workout, score) : null;
   const run = walkProgram(compile(workout, capacity), { form: formAtFitness(Math.exp(fitness?.log ?? 0)) });
-  return { fitness, movements: movementsIn(workout), reps: repsByPattern(workout, run) };
+  return { fitness, movements: movementsIn(workout), reps: repsByPattern(workout, run), seconds: Math.round(run.totalSeconds) };
 }
 
 const known = new WeakMap<Athlete, readonly ReadPast[]>();

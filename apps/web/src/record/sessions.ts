@@ -1,0 +1,76 @@
+/** A person's record as its parts are drawn: weeks, calendar, repeats, what each score taught. Pure. */
+import type { PersonRecord, Recorded } from '@gambito/contract';
+import { addDays, posteriorFitness, weekOf, type Session } from '@gambito/core';
+
+export const sessionsOf = ({ sessions }: PersonRecord): Session[] =>
+  sessions.map(({ day, rating, seconds, reps, movements }) => ({ day, rating, seconds, reps, movements }));
+
+export interface CalendarDay {
+  readonly day: string;
+  readonly done: readonly string[];
+  readonly missed: readonly string[];
+  readonly ahead: boolean;
+}
+/** Whole weeks up to today's, a row each. */
+export function calendarOf(record: PersonRecord, today: string, firstDay: number, weeks: number): CalendarDay[][] {
+  const first = addDays(weekOf(today, firstDay), -7 * (weeks - 1));
+  return Array.from({ length: weeks }, (_, week) =>
+    Array.from({ length: 7 }, (_day, at): CalendarDay => {
+      const day = addDays(first, 7 * week + at);
+      const titles = (rows: readonly { readonly day: string; readonly title: string }[]): string[] =>
+        rows.filter((row) => row.day === day).map(({ title }) => title);
+      return { day, done: titles(record.sessions), missed: day < today ? titles(record.missed) : [], ahead: day > today };
+    }),
+  );
+}
+
+export const plannedOf = (record: PersonRecord): { day: string; kept: boolean }[] => [
+  ...record.sessions.map(({ day }) => ({ day, kept: true })),
+  ...record.missed.map(({ day }) => ({ day, kept: false })),
+];
+
+export interface Repeat {
+  readonly title: string;
+  /** the oldest first */
+  readonly scores: readonly Recorded[];
+}
+/** Workouts that were done more than once, by their name. */
+export function repeatsOf({ sessions }: PersonRecord): Repeat[] {
+  const byTitle = new Map<string, Recorded[]>();
+  for (const session of [...sessions].reverse()) byTitle.set(session.title, [...(byTitle.get(session.title) ?? []), session]);
+  return [...byTitle].filter(([, scores]) => scores.length > 1).map(([title, scores]) => ({ title, scores }));
+}
+
+/** results that later versions count with, the newest first: as many as an athlete comes with */
+export const mostCounted = 8;
+export interface Evidence {
+  readonly session: Recorded;
+  /** percent beside what the figures in the file say; null where it tells nothing */
+  readonly percent: number | null;
+  /** percentage points that what is thought now would move by without it */
+  readonly moves: number | null;
+}
+/** What is thought of somebody's fitness, and what each counted result has to do with it. @param prior log standard deviation before any result */
+export function evidenceOf({ sessions }: PersonRecord, prior: number): { readonly percent: number; readonly open: number; readonly evidence: Evidence[] } {
+  const counted = sessions.filter(({ counts }) => counts).slice(0, mostCounted);
+  const seen = counted.flatMap((session) => (session.fitness ? [{ session, fitness: session.fitness }] : []));
+  const { log, spread } = posteriorFitness(
+    seen.map(({ fitness }) => fitness),
+    prior,
+  );
+  const percent = (value: number): number => 100 * (Math.exp(value) - 1);
+  const without = (session: Recorded): number =>
+    posteriorFitness(
+      seen.filter((each) => each.session !== session).map(({ fitness }) => fitness),
+      prior,
+    ).log;
+  return {
+    percent: percent(log),
+    open: percent(spread),
+    evidence: sessions.map((session) => ({
+      session,
+      percent: session.fitness && percent(session.fitness.log),
+      moves: session.fitness && counted.includes(session) ? percent(log) - percent(without(session)) : null,
+    })),
+  };
+}
