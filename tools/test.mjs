@@ -108,6 +108,8 @@ const databases = [
   'gambito_jest_doors',
   'gambito_jest_feeds',
   'gambito_jest_together',
+  'gambito_jest_messages',
+  'gambito_jest_record',
   'gambito_e2e',
   'gambito_e2e_too',
   'gambito_e2e_three',

@@ -12,7 +12,21 @@ let maruvel: Desk;
 let cookie: string;
 let other: Desk;
 let lobby: Instance;
-const mine = { hash: 'ab'.repeat(32), workout: 0, revision: 1, athlete: 0, send: 0, score: 0, job: 0, token: '', gone: '', door: '', proposal: 0, face: 'txt' };
+const mine = {
+  hash: 'ab'.repeat(32),
+  workout: 0,
+  revision: 1,
+  athlete: 0,
+  send: 0,
+  score: 0,
+  job: 0,
+  token: '',
+  gone: '',
+  door: '',
+  delivery: 0,
+  proposal: 0,
+  face: 'txt',
+};
 const theirs = { workout: 0, athlete: 0 };
 
 beforeAll(async () => {
@@ -27,6 +41,21 @@ beforeAll(async () => {
   mine.job = (await maruvel('POST', `/workouts/${mine.workout}/send-jobs`, { athleteIds: [mine.athlete] })).json.id;
   mine.door = (await maruvel('PUT', `/athletes/${mine.athlete}/door`)).json.door.token;
   await instance.stranger('POST', `/d/${mine.door}/proposals`, { note: 'a word' });
+  mine.delivery = (
+    await instance.database.models.deliveries.create({
+      coachId: (await instance.database.models.coaches.findOne({ where: { email: 'maruvel@lanterns.example' } }))!.id,
+      workoutId: mine.workout,
+      athleteId: mine.athlete,
+      sentAt: new Date(0),
+      recipient: 'x',
+      subject: 'x',
+      body: 'x',
+      state: 'failed',
+      tries: 5,
+      nextTryAt: null,
+      failure: 'x',
+    })
+  ).id;
   mine.proposal = (await maruvel('GET', '/proposals')).json.proposals[0].id;
   theirs.workout = await addWorkout(other);
   theirs.athlete = await addAthlete(other, 'Brontek');
@@ -84,6 +113,11 @@ const matrix: readonly Row[] = [
   row('GET', '/time', 'anybody'),
   row('GET', '/a/:token/class/news', 'link'),
   row('PUT', '/a/:token/class', 'link', () => ({ startedAt: 1, taps: [], ended: {}, finishedAt: null })),
+  row('POST', '/workouts/:workout/messages/preview', 'coach', () => ({ athleteIds: [theirs.athlete] })),
+  row('POST', '/workouts/:workout/messages', 'coach', () => ({ athleteIds: [theirs.athlete] })),
+  row('GET', '/deliveries', 'coach'),
+  row('POST', '/deliveries/:delivery/again', 'coach'),
+  row('PUT', '/messenger', 'coach', () => ({ mode: 'works' })),
   row('GET', '/outbox', 'coach'),
   row('GET', '/backups', 'coach'),
   row('GET', '/me/sessions', 'coach'),

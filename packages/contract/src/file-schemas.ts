@@ -28,6 +28,7 @@ export const athleteFileSchema = z.object({
   prefer: z.record(z.string(), z.string()).optional(),
   time_available: text.optional(),
   tier: z.string().describe('a tier whose kit, level and minutes stand in for the athlete’s own: one dumbbell, newer, 30 min').optional(),
+  contact: z.string().describe('where messages reach the athlete: an e-mail address or a number').optional(),
   groups: z.array(z.string()).describe('classes and crews the athlete belongs to').optional(),
   place: placeFile.optional(),
   places: z.array(placeFile).optional(),

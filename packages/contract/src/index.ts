@@ -10,6 +10,7 @@ export * from './today';
 export * from './door';
 export * from './class-clock';
 export * from './record';
+export * from './delivery';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
 export { readPlain } from './read-file';

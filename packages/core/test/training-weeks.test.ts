@@ -77,6 +77,9 @@ describe('what is to be looked at twice', () => {
     const calm = [7, 14, 21, 28].map((days) => session(days));
     expect(heard(...calm, session(0), session(1)).join()).toContain('load 420 this week, about 210 a week before');
     expect(heard(...calm, session(0)).join()).not.toContain('load');
+    // a load that nobody rated is not known
+    const unrated = calm.map((each) => ({ ...each, rating: null }));
+    expect(heard(...unrated, session(0), session(1)).join()).not.toContain('load');
   });
 });
 

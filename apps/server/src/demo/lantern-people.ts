@@ -2,6 +2,7 @@
 export const lanternPeople: readonly Record<string, unknown>[] = [
   {
     name: 'Orvenna',
+    contact: 'orvenna@lanterns.example',
     groups: ['ferry crew'],
     category: 'women',
     body_mass: '63 kg',
@@ -23,6 +24,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Tabrik',
+    contact: 'tabrik@lanterns.example',
     groups: ['keepers'],
     category: 'men',
     body_mass: '84 kg',
@@ -43,6 +45,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Quillume',
+    contact: 'quillume@lanterns.example',
     groups: ['shore'],
     category: 'women',
     body_mass: '71 kg',
@@ -64,6 +67,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Sasquel',
+    contact: 'sasquel@lanterns.example',
     groups: ['shore'],
     category: 'men',
     body_mass: '92 kg',
@@ -101,6 +105,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Wendrith',
+    contact: 'wendrith@lanterns.example',
     groups: ['teachers'],
     category: 'women',
     body_mass: '58 kg',
@@ -141,6 +146,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Ylmarra',
+    contact: 'ylmarra@lanterns.example',
     groups: ['keepers'],
     category: 'women',
     body_mass: '66 kg',
@@ -174,6 +180,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Hespin',
+    contact: 'hespin@lanterns.example',
     groups: ['shore', 'new'],
     category: 'men',
     body_mass: '74 kg',
@@ -193,6 +200,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Dorvane',
+    contact: 'dorvane@lanterns.example',
     groups: ['keepers'],
     category: 'men',
     body_mass: '79 kg',
@@ -214,6 +222,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Lumerik',
+    contact: 'lumerik@lanterns.example',
     groups: ['shore'],
     category: 'men',
     body_mass: '88 kg',
@@ -254,6 +263,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Nivaro',
+    contact: 'nivaro@lanterns.example',
     groups: ['shore'],
     category: 'men',
     body_mass: '69 kg',
@@ -273,6 +283,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Thessin',
+    contact: 'thessin@lanterns.example',
     groups: ['shore'],
     category: 'women',
     body_mass: '61 kg',
@@ -294,6 +305,7 @@ export const lanternPeople: readonly Record<string, unknown>[] = [
   },
   {
     name: 'Corvalume',
+    contact: 'corvalume@lanterns.example',
     groups: ['ferry crew'],
     category: 'women',
     body_mass: '68 kg',

@@ -14,6 +14,7 @@ import { accountRoutes, authRoutes } from '../auth/routes';
 import { boardRoutes } from '../boards/routes';
 import { catalogueRoutes } from '../catalogue/routes';
 import { calendarRoutes, feedRoutes } from '../calendars/routes';
+import { deliveryRoutes } from '../deliveries/routes';
 import { doorRoutes, ownDoorRoutes } from '../doors/routes';
 import { instanceRoutes } from '../instance/routes';
 import { recordRoutes } from '../record/routes';
@@ -51,6 +52,7 @@ const features = [
   ownDoorRoutes,
   calendarRoutes,
   feedRoutes,
+  deliveryRoutes,
   classRoutes,
   followRoutes,
 ];

@@ -1,4 +1,5 @@
 /** What a server does beside answering: jobs, readings, and clearing up. Every server takes turns; what one has begun and not ended, another goes on with. */
+import { deliverDue } from '../deliveries/use-cases';
 import { runJobs } from '../jobs/runner';
 import { readWaiting } from '../readings/use-cases';
 import { shelveWaiting } from '../workouts/use-cases';
@@ -43,7 +44,9 @@ export function startBackground(database: Database, services: Services, report: 
       sweptAt = Date.now();
       await sweep(database, services);
     }
-    return (await runJobs(services, atOnce)) + (await readWaiting(services, atOnce)) + (await shelveWaiting(services, atOnce));
+    return (
+      (await runJobs(services, atOnce)) + (await readWaiting(services, atOnce)) + (await shelveWaiting(services, atOnce)) + (await deliverDue(services, atOnce))
+    );
   };
   const loop = async (): Promise<void> => {
     while (!stopped) {

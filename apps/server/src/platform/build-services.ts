@@ -5,6 +5,7 @@ import { resetStore } from '../auth/resets';
 import { coachStore, invitationStore, sessionStore } from '../auth/store';
 import { backupLog } from '../backup/log';
 import { calendarStore } from '../calendars/store';
+import { deliveryStore } from '../deliveries/store';
 import { doorStore, proposalStore } from '../doors/store';
 import { jobStore } from '../jobs/store';
 import { outboxOn } from '../outbox/store';
@@ -50,6 +51,7 @@ export function buildServices(
     classes,
     rooms: roomsOn(classes),
     sharedTime: sharedTimeOf(() => classes.databaseTime()),
+    deliveries: deliveryStore(database),
     resets: resetStore(database),
     outbox: outboxOn(database),
     backups: backupLog(database),

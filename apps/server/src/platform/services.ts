@@ -5,6 +5,7 @@ import type { ResetStore } from '../auth/resets';
 import type { CoachStore, InvitationStore, SessionStore } from '../auth/store';
 import type { BackupLog } from '../backup/log';
 import type { CalendarStore } from '../calendars/store';
+import type { DeliveryStore } from '../deliveries/store';
 import type { DoorStore, ProposalStore } from '../doors/store';
 import type { JobStore } from '../jobs/store';
 import type { Outbox } from '../outbox/store';
@@ -43,6 +44,7 @@ export interface Services {
   /** who watches a class on this server */
   readonly rooms: Rooms;
   readonly sharedTime: SharedTime;
+  readonly deliveries: DeliveryStore;
   readonly resets: ResetStore;
   readonly outbox: Outbox;
   readonly backups: BackupLog;

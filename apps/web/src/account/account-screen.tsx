@@ -6,6 +6,7 @@ import { BackupsList } from './backups-list';
 import { CalendarFeed } from './calendar-feed';
 import { DeskArchive } from './desk-archive';
 import { Invitations } from './invitations';
+import { Messenger } from './messenger';
 import { Outbox } from './outbox';
 import { PasswordForm } from './password-form';
 import { RoomForm } from './room-form';
@@ -25,6 +26,7 @@ export function AccountScreen() {
         <RoomForm coach={me.coach} />
         <SessionsList />
         <CalendarFeed />
+        <Messenger />
         <DeskArchive />
         {me.demo ? (
           <section>

@@ -23,6 +23,7 @@ export interface AthleteForm {
   readonly units: string;
   readonly timeAvailable: string;
   readonly groups: string;
+  readonly contact: string;
   readonly tier: string;
   readonly notes: string;
   readonly lifts: string;
@@ -51,6 +52,7 @@ export const emptyForm: AthleteForm = {
   units: 'kg',
   timeAvailable: '',
   groups: '',
+  contact: '',
   tier: '',
   notes: '',
   lifts: '',
@@ -75,6 +77,7 @@ const plainKeys = [
   ['reach', 'reach'],
   ['born', 'born'],
   ['timeAvailable', 'time_available'],
+  ['contact', 'contact'],
   ['tier', 'tier'],
   ['notes', 'notes'],
 ] as const;

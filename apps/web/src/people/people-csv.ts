@@ -31,6 +31,7 @@ export const columns: readonly Column[] = [
   field('time available', 'timeAvailable', ['minutes', 'time']),
   field('groups', 'groups', ['group', 'class', 'team']),
   field('tier', 'tier'),
+  field('contact', 'contact', ['e-mail', 'email', 'mail']),
   field('notes', 'notes', ['note', 'remarks']),
   { heading: 'avoids', also: ['avoid'], of: 'avoid' },
   lines('lifts', 'lifts', ['maxes']),

@@ -94,6 +94,7 @@ function Who({ person }: { person: PersonForm }) {
       </div>
       <TextField person={person} name="groups" label="Groups" hint="such as ferry crew, new" />
       <TextField person={person} name="tier" label="Tier" hint="trains as this tier: one dumbbell, newer, 30 min" />
+      <TextField person={person} name="contact" label="Contact" hint="where messages reach them: an e-mail address or a number" />
       <TextField person={person} name="notes" label="Notes" />
       <AvoidField person={person} />
       <div className="grid grid-cols-2 gap-3">

@@ -1,25 +1,33 @@
+import type { Delivery } from '@gambito/contract';
 import { format, parseISO } from 'date-fns';
 import { useByWhom } from '../api/by-whom';
 import type { StoredSend } from '../api/types';
 import { Button } from '../ui/button';
+import { MessageState } from './message-state';
 import type { Links } from './use-send';
 
 interface Props {
   readonly name: string;
   readonly sent: StoredSend | undefined;
+  readonly delivery: Delivery | undefined;
   readonly links: Links;
   readonly busy: boolean;
   readonly send: () => void;
 }
 
 /** One athlete: what was sent, the link, and what can be done with it. */
-export function SendLine({ name, sent, links, busy, send }: Props) {
+export function SendLine({ name, sent, delivery, links, busy, send }: Props) {
   const alive = sent && !sent.revoked ? sent : null;
   return (
     <tr className="border-b border-line">
       <td className="py-1.5 pr-3 font-medium">{name}</td>
       <td className="py-1.5 pr-3 text-sm">
         <State sent={sent} />
+        {alive && (
+          <span className="block text-xs">
+            <MessageState delivery={delivery} />
+          </span>
+        )}
       </td>
       <td className="py-1.5 pr-3 text-sm">
         {alive && (

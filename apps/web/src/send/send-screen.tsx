@@ -1,11 +1,14 @@
 /** Send: one link an athlete, copied all at once; who has it, who got an older text, and how to withdraw it. */
+import type { Delivery } from '@gambito/contract';
 import { useParams } from 'react-router';
 import type { StoredSend } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { Failed, Loading, Progress } from '../ui/states';
+import { MessageSheet } from './message-sheet';
 import { SendLine } from './send-line';
+import { useDeliveries } from './use-messages';
 import { useSend } from './use-send';
 
 type SendModel = ReturnType<typeof useSend>;
@@ -19,7 +22,9 @@ function wordsFor(waiting: number, shown: number, narrowed: boolean): string {
 }
 
 export function SendScreen() {
-  const { people, links, job, waiting } = useSend(Number(useParams()['id']));
+  const id = Number(useParams()['id']);
+  const { people, links, job, waiting } = useSend(id);
+  const { data: written } = useDeliveries(id);
   if (links.error) return <Failed error={links.error} retry={() => void links.refetch()} />;
   if (people.error) return <Failed error={people.error} retry={() => void people.refetch()} />;
   if (!links.sends || !people.rows) return <Loading />;
@@ -39,6 +44,7 @@ export function SendScreen() {
             value={search}
             onChange={(event) => setSearch(event.target.value)}
           />
+          <MessageSheet workoutId={id} athleteIds={links.alive.map(({ athleteId }) => athleteId)} />
           <Button onClick={() => void links.copyAll()} disabled={links.alive.length === 0}>
             Copy all links
           </Button>
@@ -48,8 +54,9 @@ export function SendScreen() {
         </>
       }
     >
+      <p className="mb-2 text-sm text-soft">Sending makes a version and a link for each. Nothing leaves by itself: copy the links, or write to them.</p>
       {links.byHand && <ByHand text={links.byHand} />}
-      <Lines shown={shown} sends={sends} links={links} job={job} />
+      <Lines shown={shown} sends={sends} links={links} job={job} deliveries={written?.deliveries ?? []} />
       {people.notMeant > 0 && <p className="mt-3 text-sm text-soft">Not meant for {people.notMeant} more: change whom it is for above.</p>}
       {shown.length === 0 && <p className="mt-4 text-soft">{rows.length === 0 ? 'Nobody to send to yet.' : 'Nobody with these words.'}</p>}
     </Page>
@@ -57,7 +64,13 @@ export function SendScreen() {
 }
 
 /** Who has which link. */
-function Lines({ shown, sends, links, job }: Pick<SendModel, 'links' | 'job'> & { shown: SendModel['people']['shown']; sends: readonly StoredSend[] }) {
+interface LinesProps extends Pick<SendModel, 'links' | 'job'> {
+  readonly shown: SendModel['people']['shown'];
+  readonly sends: readonly StoredSend[];
+  /** the newest first */
+  readonly deliveries: readonly Delivery[];
+}
+function Lines({ shown, sends, links, job, deliveries }: LinesProps) {
   return (
     <table className="w-full border-collapse">
       <thead>
@@ -78,6 +91,7 @@ function Lines({ shown, sends, links, job }: Pick<SendModel, 'links' | 'job'> & 
             key={id}
             name={name}
             sent={sends.find(({ athleteId }) => athleteId === id)}
+            delivery={deliveries.find(({ athleteId }) => athleteId === id)}
             links={links}
             busy={job.isSending}
             send={() => job.send([id])}

@@ -210,7 +210,7 @@ function readTierOf(said: unknown, category: Category, assumed: string[], tell: 
 }
 
 const known =
-  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread groups tier'.split(
+  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread groups tier contact'.split(
     ' ',
   );
 

@@ -101,14 +101,16 @@ export function weekWarnings(sessions: readonly Session[], weeks: readonly Train
   const volumes = patternVolumes(weeks);
   const week = weeks.at(-1)!;
   const before = weeksBefore(weeks);
-  const usualLoad = before.reduce((sum, { load }) => sum + load, 0) / Math.max(1, before.filter(({ sessions: many }) => many > 0).length);
+  // a week with sessions that nobody rated has no load to hold another against
+  const rated = before.filter(({ sessions: many, unrated }) => many > 0 && unrated === 0);
+  const usualLoad = rated.reduce((sum, { load }) => sum + load, 0) / Math.max(1, rated.length);
   const heard: string[] = volumes
     .filter(({ jumps }) => jumps)
     .map(
       ({ pattern, now, usual }) =>
         `${now} reps of ${patternWords(pattern)} this week, ${usual < 1 ? 'none' : `about ${Math.round(usual)} a week`} in the weeks before`,
     );
-  if (before.length >= weekLimits.leastBefore && usualLoad > 0 && week.load > weekLimits.jump * usualLoad)
+  if (rated.length >= weekLimits.leastBefore && usualLoad > 0 && week.load > weekLimits.jump * usualLoad)
     heard.push(`load ${week.load} this week, about ${Math.round(usualLoad)} a week before`);
   const pulled = week.reps.verticalPull ?? 0;
   const pulledBefore = sumOf(before, 'verticalPull') / Math.max(1, before.length);
