@@ -9,6 +9,15 @@ import { scoreKindSchema } from './workout-schema';
 /** how hard a session was, 0 nothing at all to 10 all there is (Foster et al. 2001) */
 export const ratingSchema = z.number().int().min(0).max(10);
 
+const count = z.number().min(0).max(1_000_000);
+/** what devices and a watch told of a session: beats a minute, metres, seconds */
+export const measuredSchema = z.object({
+  heart: z.object({ mean: count, most: count }).optional(),
+  row: z.object({ metres: count, seconds: count }).optional(),
+  run: z.object({ metres: count, seconds: count.nullable() }).optional(),
+});
+export type Measured = z.infer<typeof measuredSchema>;
+
 export const meSchema = z.object({
   signedIn: z.boolean(),
   demo: z.boolean(),
@@ -264,7 +273,9 @@ export const athletePageSchema = z.object({
   versionText: z.string(),
   sentAt: z.string(),
   changed: z.boolean(),
-  score: z.object({ score: z.string(), note: z.string(), rating: ratingSchema.nullable().default(null) }).nullable(),
+  score: z
+    .object({ score: z.string(), note: z.string(), rating: ratingSchema.nullable().default(null), measured: measuredSchema.nullable().default(null) })
+    .nullable(),
   /** where this athlete trains, each with its kit as typed: what can be ticked off for today */
   places: z.array(z.object({ name: z.string(), kit: z.array(z.string()) })),
   /** what was asked for today, in words; null: this is the version the coach sent */

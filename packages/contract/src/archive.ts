@@ -1,6 +1,6 @@
 /** A coach's whole desk as lines of JSON: a head, the people, the workouts with what was decided of them, what was sent, what was scored, and an end that says how many. */
 import { z } from 'zod';
-import { briefSchema, lockSchema, ratingSchema } from './answers';
+import { briefSchema, lockSchema, measuredSchema, ratingSchema } from './answers';
 import { athleteFileSchema } from './file-schemas';
 import { audienceSchema, portableWorkoutSchema } from './library';
 
@@ -47,6 +47,7 @@ export const archiveLineSchema = z.union([
       enteredBy: z.enum(['coach', 'athlete']),
       at: z.iso.datetime(),
       rating: ratingSchema.nullable().default(null),
+      measured: measuredSchema.nullable().default(null),
       counts: z.boolean().default(true),
     }),
   }),

@@ -1,7 +1,7 @@
 /** A person's record: what they did, what it taught, what was kept and missed. */
 import { patterns } from '@gambito/core';
 import { z } from 'zod';
-import { ratingSchema } from './answers';
+import { measuredSchema, ratingSchema } from './answers';
 
 /** a session that was scored */
 export const recordedSchema = z.object({
@@ -13,6 +13,7 @@ export const recordedSchema = z.object({
   score: z.string(),
   note: z.string(),
   rating: ratingSchema.nullable(),
+  measured: measuredSchema.nullable(),
   /** s it took, or would take somebody as fit as the score shows */
   seconds: z.number(),
   reps: z.partialRecord(z.enum(patterns), z.number()),

@@ -78,6 +78,9 @@ export {
   type TrainingWeek,
 } from './record/training-weeks';
 export { addDays, daysBetween, weekOf } from './record/days';
+export { heartRateBytes, readHeartRate, type HeartRate } from './devices/heart-rate';
+export { readRower, rowerBytes, type RowerData } from './devices/rower';
+export { metresBetween, trackOf, type Track, type TrackPoint } from './devices/track';
 export { nextTime, type NextTime } from './adapt/next-time';
 export { defaultRules, readRules, ruleSpecs, ruleLabel, type HouseRules, type RuleKey } from './rules/house-rules';
 export { deriveIntent, type Intent } from './stimulus/intent';

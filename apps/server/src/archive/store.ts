@@ -1,5 +1,5 @@
 /** A desk's rows, read one after the other for an archive, and written into an empty desk: all of it or nothing. */
-import { everybody, type ArchiveLine, type Brief } from '@gambito/contract';
+import { everybody, type ArchiveLine, type Brief, type Measured } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import { Op, type Transaction } from 'sequelize';
 import type { Database } from '../platform/database';
@@ -76,6 +76,7 @@ function reading(database: Database): ArchiveStore['lines'] {
           enteredBy,
           at: createdAt.toISOString(),
           rating: row.rating,
+          measured: row.measured as Measured | null,
           counts: row.teaches === 1,
         },
       };

@@ -4,6 +4,8 @@ import { dropColumn, ensureColumn, ensureIndex, moment, number, reference, times
 
 const columns: readonly (readonly [table: string, column: string, definition: string])[] = [
   ['scores', 'rating', 'TINYINT UNSIGNED NULL'],
+  // LONGTEXT with a check, as JSON is here
+  ['scores', 'measured', 'JSON NULL'],
   ['scores', 'teaches', 'TINYINT UNSIGNED NOT NULL DEFAULT 1'],
   ['coaches', 'messenger', "VARCHAR(10) NOT NULL DEFAULT 'works'"],
 ];

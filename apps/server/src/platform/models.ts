@@ -139,6 +139,8 @@ export interface ScoreRow extends Row<ScoreRow> {
   rating: CreationOptional<number | null>;
   /** 0: the coach does not let it count for later versions */
   teaches: CreationOptional<number>;
+  /** what devices and a watch told of it */
+  measured: CreationOptional<object | null>;
   deletedAt: Date | null;
   createdAt: CreationOptional<Date>;
 }
@@ -396,6 +398,7 @@ const columns = {
     enteredBy: string(10),
     enteredName: byName(),
     rating: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
+    measured: maybeJson(),
     teaches: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
     deletedAt: maybe(),
     createdAt: moment(),

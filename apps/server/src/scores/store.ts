@@ -1,4 +1,5 @@
 /** Scores: one that counts for each athlete and workout; older and deleted ones are kept. A unique key decides which one counts. */
+import type { Measured } from '@gambito/contract';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
@@ -21,9 +22,11 @@ export interface NewScore {
   /** 0–10; left out: what was said before stands */
   readonly rating?: number | null;
   readonly counts?: boolean;
+  /** left out: what was measured before stands */
+  readonly measured?: Measured | null;
 }
 export interface ScoreStore {
-  latest(workoutId: number, athleteId: number): Promise<{ score: string; note: string; rating: number | null } | null>;
+  latest(workoutId: number, athleteId: number): Promise<{ score: string; note: string; rating: number | null; measured: Measured | null } | null>;
   /** Whether later versions count with it. @throws {Problem} not_found */
   setCounts(workoutId: number, id: number, counts: boolean): Promise<void>;
   /** A new score takes the place of the one before. @returns its number */
@@ -37,10 +40,19 @@ export interface ScoreStore {
 /** What happens to the row that counts, and to the readings behind it, inside a transaction. */
 function counting({ sequelize, models }: Database) {
   /** The score that counts steps back for another; it stays in the table, marked, and is read no more. */
-  const stepBack = async (workoutId: number, athleteId: number, now: Date, transaction: Transaction): Promise<Pick<ScoreRow, 'rating' | 'teaches'> | null> => {
+  const stepBack = async (
+    workoutId: number,
+    athleteId: number,
+    now: Date,
+    transaction: Transaction,
+  ): Promise<Pick<ScoreRow, 'rating' | 'teaches' | 'measured'> | null> => {
     // the workout's row is held, so that of two people who log for one athlete on one database one comes after the other; on two, the unique key decides
     await models.workouts.findByPk(workoutId, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id'] });
-    const standing = await models.scores.findAll({ where: { workoutId, athleteId, deletedAt: null }, attributes: ['id', 'rating', 'teaches'], transaction });
+    const standing = await models.scores.findAll({
+      where: { workoutId, athleteId, deletedAt: null },
+      attributes: ['id', 'rating', 'teaches', 'measured'],
+      transaction,
+    });
     if (standing.length === 0) return null;
     const scoreId = standing.map(({ id }) => id);
     await models.readings.destroy({ where: { scoreId }, transaction });
@@ -61,10 +73,14 @@ function counting({ sequelize, models }: Database) {
       type: QueryTypes.UPDATE,
       transaction,
     });
-  const put = async ({ coachId, rating, counts, ...entry }: NewScore, now: Date, transaction: Transaction): Promise<number> => {
+  const put = async ({ coachId, rating, counts, measured, ...entry }: NewScore, now: Date, transaction: Transaction): Promise<number> => {
     const before = await stepBack(entry.workoutId, entry.athleteId, now, transaction);
     // a correction of the score is none of what was said about it
-    const said = { rating: rating === undefined ? (before?.rating ?? null) : rating, teaches: counts === undefined ? (before?.teaches ?? 1) : Number(counts) };
+    const said = {
+      rating: rating === undefined ? (before?.rating ?? null) : rating,
+      measured: measured === undefined ? (before?.measured ?? null) : measured,
+      teaches: counts === undefined ? (before?.teaches ?? 1) : Number(counts),
+    };
     const { id } = await models.scores.create({ ...entry, ...said, deletedAt: null, createdAt: now }, { transaction });
     await readAnew(coachId, entry.workoutId, entry.athleteId, id, transaction);
     return id;
@@ -83,9 +99,13 @@ export function scoreStore(database: Database): ScoreStore {
   return {
     latest: async (workoutId, athleteId) => {
       const row = await read(() =>
-        models.scores.findOne({ where: { workoutId, athleteId, deletedAt: null }, attributes: ['score', 'note', 'rating'], order: [['id', 'DESC']] }),
+        models.scores.findOne({
+          where: { workoutId, athleteId, deletedAt: null },
+          attributes: ['score', 'note', 'rating', 'measured'],
+          order: [['id', 'DESC']],
+        }),
       );
-      return row && { score: row.score, note: row.note, rating: row.rating };
+      return row && { score: row.score, note: row.note, rating: row.rating, measured: row.measured as Measured | null };
     },
     save: (entry, now, transaction) => (transaction ? put(entry, now, transaction) : orAgain(() => transact((own) => put(entry, now, own)))),
     setCounts: (workoutId, id, counts) =>

@@ -1,15 +1,24 @@
 /** Logging, deleting and restoring scores. What is logged is read at once by the workers, or in the background where they are busy. */
+import type { Measured } from '@gambito/contract';
 import type { Coach } from '../auth/store';
 import { readScore } from '../readings/use-cases';
 import type { Services } from '../platform/services';
 import type { OpenLink } from '../sends/store';
+import type { NewScore } from './store';
 import { makeVersion } from '../sends/use-cases';
 
 interface Typed {
   readonly score: string;
   readonly note: string;
   readonly rating?: number | null | undefined;
+  readonly measured?: Measured | null | undefined;
 }
+
+/** What was said of the session beside its score; what was left out stands as it was. */
+const saidOf = ({ rating, measured }: Typed): Pick<NewScore, 'rating' | 'measured'> => ({
+  ...(rating === undefined ? {} : { rating }),
+  ...(measured === undefined ? {} : { measured }),
+});
 
 /** The version this athlete was sent, or would be sent now. */
 async function versionOf(services: Services, coach: Coach, workoutId: number, text: string, athleteId: number): Promise<string> {
@@ -35,7 +44,7 @@ export async function logByCoach(services: Services, coach: Coach, workoutId: nu
     originalText: text,
     enteredBy: 'coach' as const,
     enteredName: coach.name,
-    ...(typed.rating === undefined ? {} : { rating: typed.rating }),
+    ...saidOf(typed),
   };
   const id = await services.scores.save(entry, services.now());
   await readScore(services, id);
@@ -57,7 +66,7 @@ export async function logByLink(services: Services, link: OpenLink, typed: Typed
       versionText,
       originalText,
       enteredBy: 'athlete',
-      ...(typed.rating === undefined ? {} : { rating: typed.rating }),
+      ...saidOf(typed),
     },
     services.now(),
   );

@@ -1,5 +1,5 @@
 /** What an athlete's link opens. No sign-in: the link is the key, to one version and its score. */
-import { athletePageSchema, feltSchema, ratingSchema, todayAskedSchema } from '@gambito/contract';
+import { athletePageSchema, feltSchema, measuredSchema, ratingSchema, todayAskedSchema } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { addressOf } from '../platform/address';
@@ -64,7 +64,12 @@ export function athletePageRoutes(plain: FastifyInstance, services: Services): v
       schema: {
         summary: 'Log a score from the athlete’s page',
         params: tokenParams,
-        body: z.object({ score: z.string().trim().min(1).max(scoreLength), note: z.string().max(1000).default(''), rating: ratingSchema.nullish() }),
+        body: z.object({
+          score: z.string().trim().min(1).max(scoreLength),
+          note: z.string().max(1000).default(''),
+          rating: ratingSchema.nullish(),
+          measured: measuredSchema.nullish(),
+        }),
         response: { 200: z.object({ score: z.string(), note: z.string() }) },
       },
     },

@@ -163,7 +163,7 @@ describe('a score', () => {
     expect(server.writes().map(({ body }) => body)).toEqual(Array(2).fill({ score: '5:10', note: '' }));
   });
   test('that is logged is shown and can be corrected', () => {
-    stage(<ScoreForm token="t" page={page({ score: { score: '4:40', note: 'calm', rating: 7 } })} />);
+    stage(<ScoreForm token="t" page={page({ score: { score: '4:40', note: 'calm', rating: 7, measured: null } })} />);
     expect(screen.getByText('Logged: 4:40')).toBeTruthy();
     expect(log('Correct')).toBeTruthy();
     expect(field('Note for your coach').value).toBe('calm');

@@ -1,6 +1,6 @@
 /** The face of a clock: readable from two metres, one big tap to count, everything else small. */
 import { formatClock } from '@gambito/core';
-import { ArrowLeft, Undo2, Volume2, VolumeX } from 'lucide-react';
+import { ArrowLeft, MessageCircle, MessageCircleOff, Undo2, Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../ui/button';
@@ -16,7 +16,21 @@ export interface ClockEnd {
 
 const toneOf: Readonly<Record<string, string>> = { rest: 'bg-wash text-ink', end: 'bg-sheet text-ink' };
 
-export function ClockFace({ title, back, clock, end, note }: { title: string; back: string; clock: ClockModel; end: ClockEnd; note?: string }) {
+export function ClockFace({
+  title,
+  back,
+  clock,
+  end,
+  note,
+  gauges,
+}: {
+  title: string;
+  back: string;
+  clock: ClockModel;
+  end: ClockEnd;
+  note?: string;
+  gauges?: React.ReactNode;
+}) {
   const tone = clock.countingIn ? 'bg-amber-wash text-amber-ink' : (toneOf[clock.view.cue.kind] ?? 'bg-paper text-ink');
   return (
     <main className={`flex min-h-dvh flex-col p-4 ${tone}`}>
@@ -28,6 +42,15 @@ export function ClockFace({ title, back, clock, end, note }: { title: string; ba
         <button
           type="button"
           className="ml-auto rounded p-2"
+          aria-label={clock.speaks ? 'Say nothing' : 'Say what comes'}
+          aria-pressed={clock.speaks}
+          onClick={() => clock.speak(!clock.speaks)}
+        >
+          {clock.speaks ? <MessageCircle size={20} /> : <MessageCircleOff size={20} />}
+        </button>
+        <button
+          type="button"
+          className="rounded p-2"
           aria-label={clock.muted ? 'Sound on' : 'Sound off'}
           aria-pressed={clock.muted}
           onClick={() => clock.mute(!clock.muted)}
@@ -40,6 +63,7 @@ export function ClockFace({ title, back, clock, end, note }: { title: string; ba
           {note}
         </p>
       )}
+      {gauges}
       <Face clock={clock} />
       <Buttons clock={clock} end={end} />
     </main>

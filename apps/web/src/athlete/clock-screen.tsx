@@ -5,6 +5,7 @@ import { useAthletePage } from '../api/athlete-page';
 import type { AthletePage } from '../api/types';
 import { Failed, Loading } from '../ui/states';
 import { ClockFace } from './clock-face';
+import { Gauges } from './gauges';
 import { clockKey, scoreDraftKey, scoreOfClock } from './clock-state';
 import { useClass, useTellRun } from './use-class';
 import type { Led } from './use-clock';
@@ -55,6 +56,7 @@ function ScoredClock({ token, page, clock, note }: OpenPage & { clock: ClockMode
       title={brief.title}
       back={`/a/${token}`}
       clock={clock}
+      gauges={<Gauges token={token} running={clock.running} />}
       {...(note === undefined ? {} : { note })}
       end={{
         word: score ? `Log ${score}` : 'To the score',

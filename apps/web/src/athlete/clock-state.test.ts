@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { parseWorkout, planClock, scoreFields } from '@gambito/core';
-import { beepsBetween, freshClock, scoreOfClock, secondsOf, startsOf, tapped, untapped, viewOf, type ClockState } from './clock-state';
+import { beepsBetween, begunBetween, freshClock, scoreOfClock, secondsOf, startsOf, tapped, untapped, viewOf, wordsOf, type ClockState } from './clock-state';
 
 const cuesOf = (text: string) => planClock(parseWorkout(text).workout).cues;
 const started = (change: Partial<ClockState> = {}): ClockState => ({ ...freshClock, startedAt: 1_000_000, ...change });
@@ -28,6 +28,14 @@ describe('the clock as a value', () => {
     const cues = cuesOf('EMOM 2:00\n5 burpee');
     expect(beepsBetween(cues, started(), 56, 60)).toEqual(['short', 'short', 'short', 'long']);
     expect(beepsBetween(cues, started(), 60, 60.1)).toEqual([]);
+  });
+  test('says what begins, once, and what to do first', () => {
+    const cues = cuesOf('EMOM 2:00\nminute 1: 5 thruster @ 40 kg\nminute 2: 30 single-under');
+    expect(begunBetween(cues, started(), 59.9, 60)).toBe(cues[1]);
+    expect(begunBetween(cues, started(), 60, 60.1)).toBeNull();
+    expect(begunBetween(cues, started(), -0.1, 0)).toBe(cues[0]);
+    expect(wordsOf(cues[0]!)).toMatch(/5 thruster at 40/);
+    expect(wordsOf(cues.at(-1)!)).toBe('Time');
   });
   /** A clock of a text that was tapped at these seconds. */
   const tappedAt = (text: string, ...seconds: number[]) => {

@@ -144,6 +144,18 @@ export function beepsBetween(cues: readonly ClockCue[], state: ClockState, from:
   return beeps;
 }
 
+/** The piece that began between two looks at the clock; of several the last. */
+export function begunBetween(cues: readonly ClockCue[], state: ClockState, from: number, to: number): ClockCue | null {
+  const starts = startsOf(cues, state.ended);
+  return cues.reduce<ClockCue | null>((found, cue, index) => (from < starts[index]! && starts[index]! <= to ? cue : found), null);
+}
+/** What a voice says at its start: what it is, and what to do first. */
+export function wordsOf(cue: ClockCue): string {
+  if (cue.kind === 'rest' || cue.kind === 'end') return cue.text;
+  const [first] = cue.ticks;
+  return [cue.text, ...(first ? first.lines : cue.lines)].join('. ').replace(/ @ /g, ' at ');
+}
+
 /** s each work piece of a part took, where it was tapped as done; null where it was not. */
 function setTimes(cues: readonly ClockCue[], state: ClockState, part: number): (number | null)[] {
   const starts = startsOf(cues, state.ended);

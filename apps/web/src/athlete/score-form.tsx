@@ -8,6 +8,8 @@ import { useScoreSending } from './waiting-score';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { scoreDraftKey } from './clock-state';
+import { MeasuredPart } from './measured-part';
+import { useMeasured } from './use-measured';
 
 function useEntry(page: AthletePage): Entry {
   return useMemo(() => {
@@ -35,6 +37,7 @@ function useScoreForm(token: string, page: AthletePage) {
   });
   const [note, setNote] = useState(sending.waiting?.note ?? page.score?.note ?? '');
   const [rating, setRating] = useState(sending.waiting?.rating ?? page.score?.rating ?? null);
+  const { measured, keep: keepMeasured } = useMeasured(token, page.score?.measured ?? null);
   const change = (next: string): void => {
     setTyped(next);
     setProblem(null);
@@ -47,7 +50,8 @@ function useScoreForm(token: string, page: AthletePage) {
     if (wrong) return;
     const asked = doubts.length > 0 ? [] : doubtsOf(entry, typed);
     setDoubts(asked);
-    if (asked.length === 0) sending.send({ score: readEntry(entry, typed).text ?? typed, note, ...(rating === null ? {} : { rating }) });
+    if (asked.length === 0)
+      sending.send({ score: readEntry(entry, typed).text ?? typed, note, ...(rating === null ? {} : { rating }), ...(measured === null ? {} : { measured }) });
   };
   return {
     entry,
@@ -57,6 +61,8 @@ function useScoreForm(token: string, page: AthletePage) {
     setNote,
     rating,
     setRating,
+    measured,
+    keepMeasured,
     problem: problem ?? sending.problem,
     doubts,
     submit,
@@ -132,6 +138,7 @@ export function ScoreForm({ token, page }: { token: string; page: AthletePage })
         onChange={(event) => form.setNote(event.target.value)}
       />
       <Rating rating={form.rating} choose={form.setRating} />
+      <MeasuredPart measured={form.measured} keep={form.keepMeasured} propose={form.typed.trim() === '' ? form.change : null} />
       {(form.problem ?? form.doubts[0]) && (
         <p role="alert" className={`mt-1 text-sm ${form.problem ? 'text-bad' : 'text-amber-ink'}`}>
           {form.problem ?? form.doubts.join(' ')}

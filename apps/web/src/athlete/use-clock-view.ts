@@ -8,7 +8,7 @@ export type ClockPlan = AthletePage['brief']['clock'];
 
 /** @param key where its state is kept @param led start and pauses, where they are the coach's */
 export function useClockView(key: string, { cues, totalSeconds }: ClockPlan, led: Led | null = null) {
-  const { state, change, now, muted, mute, unlockSound, running } = useClock(key, cues, led);
+  const { state, change, now, muted, mute, unlockSound, running, speaks, speak } = useClock(key, cues, led);
   const seconds = secondsOf(state, now);
   const started = state.startedAt !== null;
   const view = viewOf(cues, state, now);
@@ -22,6 +22,8 @@ export function useClockView(key: string, { cues, totalSeconds }: ClockPlan, led
     running,
     muted,
     mute,
+    speaks,
+    speak,
     totalSeconds,
     paused: state.pausedAt !== null,
     countingIn: started && seconds < 0,

@@ -1,7 +1,7 @@
 /** Keeps a clock: its state in this browser, a redraw ten times a second, sound after the first tap, the screen kept awake. */
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ClockCue } from '../api/types';
-import { beepsBetween, freshClock, secondsOf, type ClockState } from './clock-state';
+import { beepsBetween, begunBetween, freshClock, secondsOf, wordsOf, type ClockState } from './clock-state';
 import { useClockSound } from './use-clock-sound';
 import { useWakeLock } from './use-wake-lock';
 
@@ -26,7 +26,7 @@ export function useClock(key: string, cues: readonly ClockCue[], led: Led | null
   const [kept, setKept] = useState<ClockState>(() => load(key));
   const state = useMemo(() => ({ ...kept, ...led }), [kept, led]);
   const [now, setNow] = useState(() => Date.now());
-  const { muted, mute, beep, unlock } = useClockSound();
+  const { muted, mute, beep, unlock, speaks, speak, say, feel } = useClockSound();
   const heard = useRef(secondsOf(state, Date.now()));
   const current = useRef(state);
   current.current = state;
@@ -49,6 +49,11 @@ export function useClock(key: string, cues: readonly ClockCue[], led: Led | null
       const time = Date.now();
       const seconds = secondsOf(current.current, time);
       if (!muted && seconds - heard.current < slept) for (const kind of beepsBetween(cues, current.current, heard.current, seconds)) beep(kind);
+      if (seconds - heard.current < slept) {
+        const begun = begunBetween(cues, current.current, heard.current, seconds);
+        if (begun) feel();
+        if (begun && speaks) say(wordsOf(begun));
+      }
       heard.current = seconds;
       setNow(time);
     };
@@ -58,7 +63,7 @@ export function useClock(key: string, cues: readonly ClockCue[], led: Led | null
       clearInterval(timer);
       document.removeEventListener('visibilitychange', tick);
     };
-  }, [running, muted, cues, beep]);
+  }, [running, muted, cues, beep, speaks, say, feel]);
   useWakeLock(running);
-  return { state, change, now, muted, mute, unlockSound: unlock, running };
+  return { state, change, now, muted, mute, unlockSound: unlock, running, speaks, speak };
 }

@@ -1,4 +1,5 @@
 /** A score that could not be sent: it stays in this browser and goes out by itself when the network is back. */
+import type { Measured } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -9,6 +10,7 @@ export interface WaitingScore {
   readonly note: string;
   /** how hard it was; left out where nothing was said */
   readonly rating?: number;
+  readonly measured?: Measured;
 }
 const keyOf = (token: string): string => `gambito.waiting.${token}`;
 
@@ -16,9 +18,9 @@ const keyOf = (token: string): string => `gambito.waiting.${token}`;
 export function readWaiting(kept: string | null): WaitingScore | null {
   if (kept === null) return null;
   try {
-    const { score, note, rating } = JSON.parse(kept) as Partial<WaitingScore>;
+    const { score, note, rating, measured } = JSON.parse(kept) as Partial<WaitingScore>;
     if (typeof score !== 'string' || typeof note !== 'string') return null;
-    return { score, note, ...(typeof rating === 'number' ? { rating } : {}) };
+    return { score, note, ...(typeof rating === 'number' ? { rating } : {}), ...(measured ? { measured } : {}) };
   } catch {
     return null;
   }

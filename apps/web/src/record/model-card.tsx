@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
 import type { StoredAthlete } from '../api/types';
+import { measuredWords } from '../scores/measured-words';
 import { shortDay } from '../shell/days';
 import { Button } from '../ui/button';
 import { core } from '../workers/core-client';
@@ -57,7 +58,7 @@ export function ModelCard({ record, stored, today }: { record: PersonRecord; sto
 }
 
 function Line({ session, percent, moves, letCount, busy }: Evidence & { letCount: (counts: boolean) => void; busy: boolean }) {
-  const { title, score, day, workoutId, counts, verdict, rating, note } = session;
+  const { title, score, day, workoutId, counts, verdict, rating, measured, note } = session;
   return (
     <tr className={`border-b border-line align-top ${counts ? '' : 'text-soft'}`}>
       <td className="py-1 pr-2">
@@ -66,7 +67,7 @@ function Line({ session, percent, moves, letCount, busy }: Evidence & { letCount
         </Link>{' '}
         {score} <span className="text-soft">{shortDay(day)}</span>
         <span className="block text-xs text-soft">
-          {[verdict, rating === null ? null : `rated ${rating}`, note && `“${note}”`].filter(Boolean).join(' · ')}
+          {[verdict, rating === null ? null : `rated ${rating}`, measured && measuredWords(measured), note && `“${note}”`].filter(Boolean).join(' · ')}
         </span>
       </td>
       <td className="py-1 pr-2 tabular-nums">{percent === null ? <span className="text-soft">nothing</span> : signed(percent)}</td>

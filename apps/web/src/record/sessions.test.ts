@@ -10,6 +10,7 @@ const recorded = (scoreId: number, change: Partial<Recorded> = {}): Recorded => 
   score: '8:00',
   note: '',
   rating: 7,
+  measured: null,
   seconds: 480,
   reps: {},
   movements: [],
