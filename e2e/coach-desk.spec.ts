@@ -109,8 +109,8 @@ test('the week: a workout is moved by a key, what collides is said, and it is mo
     ['2026-12-01', '# Ropes\nAMRAP 9:00\n8 pull-up'],
     ['2026-12-03', '# Hooks\nAMRAP 9:00\n8 toes-to-bar'],
   ])
-    // prettier-ignore
-    await desk.request.post('/api/workouts', { data: { text, day } });
+    // on a machine that has too much to do it is refused with a sentence, and asked again
+    await expect(async () => expect((await desk.request.post('/api/workouts', { data: { text, day } })).ok()).toBe(true)).toPass();
   await desk.goto('/week?day=2026-12-02');
   const card = desk.getByRole('button', { name: 'Hooks, open' });
   await expect(card).toBeVisible();
@@ -196,7 +196,7 @@ test.describe('every screen can be used by everybody', () => {
       for (const path of [...screens, ...ofWorkout.map((step) => `${address}/${step}`)]) {
         await page.goto(path);
         await page.getByRole('heading', { level: 1 }).first().waitFor();
-        await accessible(page);
+        await accessible(page, theme === 'dark');
       }
     });
 });

@@ -1,12 +1,12 @@
 /** The morning after: twelve scores by keyboard in a minute, what to change next time, messages that stumble, what a watch and a strap told, and a score that is refused. */
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { accessible, fresh, open, phone, sendTo } from './desk';
 
 interface Person {
   readonly id: number;
   readonly name: string;
 }
-const everybody = async (page: import('@playwright/test').Page): Promise<Person[]> =>
+const everybody = async (page: Page): Promise<Person[]> =>
   ((await (await page.request.get('/api/athletes?results=no')).json()) as { athletes: Person[] }).athletes;
 
 test('twelve scores by keyboard, within a minute; the board compares them and says what to change, which a key takes', async ({ page }) => {

@@ -94,10 +94,25 @@ const shots = {
     await page.goto(`${url}/rules`);
     await page.getByText('Easier push-up').waitFor();
   },
-  async empty() {
-    const made = await json('/workouts', { method: 'POST', data: { text: '', day: null } });
-    await page.goto(`${url}/workouts/${made.id}/write`);
-    await page.getByRole('list', { name: 'To begin with' }).waitFor();
+  async record() {
+    await page.goto(`${url}/people/${who('Thessin')}/record`);
+    await page.getByText('Moves it by').waitFor();
+  },
+  async run() {
+    const ids = ['Corvalume', 'Orvenna', 'Tabrik', 'Ylmarra', 'Sasquel', 'Lumerik', 'Wendrith'].map(who);
+    const { sends: class_ } = await json(`/workouts/${id('Breakwater')}/sends`, { method: 'POST', data: { athleteIds: ids } });
+    await json(`/workouts/${id('Breakwater')}/class`, { method: 'PUT' });
+    const { clock } = await json(`/workouts/${id('Breakwater')}/class/moves`, { method: 'POST', data: { move: 'start' } });
+    await page.goto(`${url}/workouts/${id('Breakwater')}/run`);
+    // past the count-in, and two minutes of taps made up
+    await page.waitForTimeout(11_000);
+    await context.request.post(`${url}/api/workouts/${id('Breakwater')}/class/moves`, { data: { move: 'pause' } });
+    for (const [at, { token: link }] of class_.entries())
+      if (at % 4 !== 3)
+        await json(`/a/${link}/class`, {
+          method: 'PUT',
+          data: { startedAt: clock.startedAt, taps: [{ at: 0.4 + at / 10, cue: 0 }], ended: {}, finishedAt: null },
+        });
   },
   async athlete() {
     await page.setViewportSize(phone);

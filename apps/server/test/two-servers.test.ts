@@ -59,7 +59,11 @@ describe('shuffled between two servers', () => {
     for (const workout of workouts) {
       const [one, two, again] = [await boardAt(atLamp, workout), await boardAt(atPier, workout), await boardAt(atLamp, workout)];
       expect([two, again]).toEqual([one, one]);
-      expect((JSON.parse(one) as { boards: { rows: { index: number | null }[] }[] }).boards[0]!.rows.every(({ index }) => index !== null)).toBe(true);
+      expect(
+        (JSON.parse(one) as { boards: { rows: { index: number | null; unfair: string | null }[] }[] }).boards[0]!.rows.every(
+          ({ index, unfair }) => index !== null || unfair !== null,
+        ),
+      ).toBe(true);
     }
     const day = (await atPier('GET', `/workouts/${workouts[2]}/board`)).json;
     expect(day.day.map(({ athlete, places }: { athlete: string; places: unknown }) => [athlete, places])).toContainEqual([

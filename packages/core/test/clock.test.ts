@@ -172,5 +172,15 @@ describe('two people and one implement', () => {
     expect(offsets[1]).toBeGreaterThan(20);
     expect(offsets[1]).toBeLessThanOrEqual(60);
   });
+  test('an implement put down for a moment is not given away; for longer it is', () => {
+    const read = workout('AMRAP 5:00\n10 front squat @ 40/30 kg\n5 burpee\n10 front squat @ 40/30 kg');
+    const block = (slot: number, start: number, end: number) => ({ part: 0, slot, start, end, count: 1 }) as never;
+    const uses = (gap: number) =>
+      implementUses(read, { trace: [block(0, 0, 30), block(2, 30 + gap, 60 + gap)] } as never, () => undefined).find(
+        ({ implement }) => implement === 'barbell',
+      )!.uses;
+    expect(uses(14)).toEqual([{ startSeconds: 0, endSeconds: 74 }]);
+    expect(uses(15)).toHaveLength(2);
+  });
   test('nothing shared, nobody waits', () => expect(shareEquipment([], 600)).toMatchObject({ offsetSeconds: 0, totalSeconds: 600, turnsSeconds: 0 }));
 });

@@ -1,6 +1,8 @@
 /** After a score: no figure where there is no fair comparison, and what to change next time. */
 import { describe, expect, test } from '@jest/globals';
 import { carryOver, compareScores, nextTime, parseWorkout, readDone, weigh, defaultRules, type Athlete } from '../src/index';
+import { changesOf } from '../src/adapt/next-time';
+import { contextFor } from '../src/adapt/planned';
 import { fairLimits, unfairBecause } from '../src/scoring/fair';
 import { versionOf, withKit, workout } from './asking';
 
@@ -109,5 +111,42 @@ describe('next time', () => {
     );
     expect(words).toContain('→');
     expect(locks).toEqual([]);
+  });
+  describe('of the ways one line may change', () => {
+    const ways = (kit: string[], line: string) => {
+      const athlete = withKit(kit);
+      return changesOf(workout(`AMRAP 12:00\n${line}`), contextFor(athlete, athlete.places[0]!, defaultRules)).map(({ lock, size }) => ({
+        ...(lock as { loadKg?: number; reps?: number }),
+        size,
+      }));
+    };
+    const loads = (...masses: number[]) =>
+      ways(
+        masses.map((kg) => `kettlebell ${kg} kg`),
+        '10 kettlebell swing @ 16 kg',
+      ).flatMap(({ loadKg }) => loadKg ?? []);
+    test('loads of the same implement, three steps either way', () => expect(loads(12, 13, 14, 15, 16, 17, 18, 19, 20)).toEqual([13, 14, 15, 17, 18, 19]));
+    test('and none more than a third heavier', () => {
+      expect(loads(16, 21)).toEqual([21]);
+      expect(loads(16, 22)).toEqual([]);
+    });
+    test('counts a coach writes, from six tenths to eight fifths', () => {
+      const counts = ways([], '10 air squat').flatMap(({ reps }) => reps ?? []);
+      expect(counts).toEqual([6, 7, 8, 9, 11, 12, 14, 15, 16]);
+      expect(
+        ways([], '10 alternating lunge')
+          .flatMap(({ reps }) => reps ?? [])
+          .every((reps) => reps % 2 === 0),
+      ).toBe(true);
+    });
+    test('a step of a load is gentler than a tenth of the reps, and a twentieth of the reps is gentler than it', () => {
+      const sizes = ways(['kettlebell 16 kg', 'kettlebell 18 kg'], '20 kettlebell swing @ 16 kg');
+      const step = sizes.find(({ loadKg }) => loadKg === 18)!.size;
+      const count = (reps: number) => sizes.find((each) => each.reps === reps)!.size;
+      expect(step).toBeLessThan(count(22));
+      expect(count(21)).toBeLessThan(step);
+    });
+    test('what is counted in rungs or as many as possible is left alone', () =>
+      expect(ways([], '3 rounds of 21-15-9\nair squat').every(({ reps }) => reps === undefined)).toBe(true));
   });
 });

@@ -45,5 +45,6 @@ describe('a past result, read', () => {
       fitness: null,
       movements: ['push-up', 'air-squat'],
       reps: { horizontalPush: 50, squat: 100 },
+      seconds: expect.any(Number),
     }));
 });

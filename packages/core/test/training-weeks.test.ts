@@ -73,6 +73,15 @@ describe('what is to be looked at twice', () => {
     expect(heard(session(weekLimits.novel + 1, { movements: ['power-snatch'] }), session(8), snatch).join()).toContain('power-snatch');
     expect(heard(session(weekLimits.novel - 1, { movements: ['power-snatch'] }), session(8), snatch).join()).not.toContain('power-snatch');
   });
+  test('of many new ones five are named', () => {
+    const movements = ['power-snatch', 'rope-climb', 'pull-up', 'burpee', 'run', 'row'];
+    expect(heard(session(8), session(0, { movements })).join()).toMatch(/: (?:[\w-]+, ){4}[\w-]+ and 1 more$/);
+  });
+  test('four weeks and no more are what a week is held against', () => {
+    const old = session(35, { reps: { squat: 5000 } });
+    const before = [7, 14, 21, 28].map((days) => session(days, { reps: { squat: 100 } }));
+    expect(patternVolumes(trainingWeeks([old, ...before, session(0)], today, 1, 8))[0]!.usual).toBe(100);
+  });
   test('a load far above the usual', () => {
     const calm = [7, 14, 21, 28].map((days) => session(days));
     expect(heard(...calm, session(0), session(1)).join()).toContain('load 420 this week, about 210 a week before');

@@ -34,7 +34,7 @@ export interface DoneBefore {
   /** what the score said of the version */
   readonly verdict: string;
 }
-interface Change {
+export interface Change {
   readonly words: string;
   readonly lock: Lock;
   readonly workout: Workout;
@@ -80,7 +80,7 @@ function countChanges(slot: Slot, { athlete }: AdaptContext): { slot: Slot; reps
 }
 
 /** One line changed, in every way that is looked at. */
-function changesOf(version: Workout, context: AdaptContext): Change[] {
+export function changesOf(version: Workout, context: AdaptContext): Change[] {
   const plain = (slot: Slot): string => formatSlot({ ...slot, alternatives: [] });
   return version.parts.flatMap((part, at) =>
     slotsOfPart(part).flatMap((before, number) => {
