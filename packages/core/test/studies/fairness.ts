@@ -4,7 +4,7 @@
  * that world. Kendall's tau between the board and the true fitness, for several ways to make a board.
  */
 import { secondsOnCurve } from '../../src/capacity/engine-laws';
-import { placeReadings } from '../../src/scoring/board';
+import { isBelievable } from '../../src/scoring/fair';
 import {
   adapt,
   boardShift,
@@ -275,10 +275,10 @@ export function fairnessCell(asked: FairnessCase): FairnessCell {
       board.map((each) => each.logTruth),
     );
   const tauOfBoard = (learned: LearnedConversions | null): number => {
-    const results = board.map((each) => ({ athlete: each.athlete.name, version: '', score: '', reading: readOnce(each), unread: '' }));
-    const rows = placeReadings(results, learned, usualScoreRules).map(({ row }) => row);
-    const index = new Map(rows.map((row) => [row.athlete, row.index!]));
-    return tau(board.map((each) => index.get(each.athlete.name)!));
+    // whom a board would rather not compare are ordered here like the others: what is asked is how well the order is known
+    const weighed = board.map((each) => weigh(readOnce(each), learned));
+    const shift = boardShift(weighed.filter(isBelievable));
+    return tau(weighed.map((each) => versions[0]!.better * carryOver(each, shift, usualScoreRules).median));
   };
   const allKnowing = (each: Scored): number => {
     const today = toldByScore(versions[each.at]!.truth, each.value);
