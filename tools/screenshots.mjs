@@ -103,16 +103,18 @@ const shots = {
     const { sends: class_ } = await json(`/workouts/${id('Breakwater')}/sends`, { method: 'POST', data: { athleteIds: ids } });
     await json(`/workouts/${id('Breakwater')}/class`, { method: 'PUT' });
     const { clock } = await json(`/workouts/${id('Breakwater')}/class/moves`, { method: 'POST', data: { move: 'start' } });
-    await page.goto(`${url}/workouts/${id('Breakwater')}/run`);
-    // past the count-in, and two minutes of taps made up
-    await page.waitForTimeout(11_000);
-    await context.request.post(`${url}/api/workouts/${id('Breakwater')}/class/moves`, { data: { move: 'pause' } });
+    // past the count-in, and into the first round
+    await page.waitForTimeout(40_000);
     for (const [at, { token: link }] of class_.entries())
       if (at % 4 !== 3)
         await json(`/a/${link}/class`, {
           method: 'PUT',
-          data: { startedAt: clock.startedAt, taps: [{ at: 0.4 + at / 10, cue: 0 }], ended: {}, finishedAt: null },
+          data: { startedAt: clock.startedAt, taps: at % 2 ? [{ at: 24 + at, cue: 0 }] : [], ended: {}, finishedAt: null },
         });
+    await page.goto(`${url}/workouts/${id('Breakwater')}/run`);
+    await page.getByText('Share an implement').click();
+    await page.getByRole('combobox', { name: /^One/ }).selectOption('dumbbell');
+    for (const name of ['Corvalume', 'Lumerik']) await page.getByRole('checkbox', { name }).check();
   },
   async athlete() {
     await page.setViewportSize(phone);

@@ -94,7 +94,7 @@ export { splitOf, splitsFor } from './pacing/splits';
 export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, type Preparation } from './prepare/prepare';
 export { planClock, countInSeconds, type ClockPlan, type Cue, type CueTick } from './clock/plan-clock';
-export { shareEquipment, staggerEquipment, type Holder, type Sharing, type Stagger, type Use } from './clock/share-equipment';
+export { queueForEquipment, shareEquipment, staggerEquipment, type Holder, type Queue, type Sharing, type Stagger, type Use } from './clock/share-equipment';
 export { implementUses, type ImplementUses } from './clock/implement-uses';
 export { movedClass, offsetOf, onDevice, waitingClass, type ClassClock, type ClassMove, type TimeSample } from './clock/class-clock';
 export { meanSetFromClock, repsPerRound, setsFigure, usualScoreRules, type ScoreRules } from './scoring/score-value';

@@ -6,6 +6,7 @@ import {
   implementUses,
   planClock,
   referenceCapacity,
+  queueForEquipment,
   shareEquipment,
   staggerEquipment,
   summarize,
@@ -157,6 +158,34 @@ describe('two people and one implement', () => {
       ),
       { seed: 6, numRuns: 150 },
     ));
+  test('whoever comes first has it first, and waiting moves what comes after; where a start is free for everybody nobody waits', () => {
+    const holder = (spans: readonly (readonly [number, number])[], wholeSeconds: number): Holder => ({
+      uses: spans.map(([startSeconds, endSeconds]) => ({ startSeconds, endSeconds })),
+      wholeSeconds,
+    });
+    const two = [
+      holder(
+        [
+          [0, 20],
+          [40, 60],
+        ],
+        80,
+      ),
+      holder(
+        [
+          [0, 20],
+          [40, 60],
+        ],
+        80,
+      ),
+    ];
+    // by hand: the second has it from 30 to 50, the first again from 60 to 80 (not 40), the second from 90 to 110 (not 70)
+    expect(queueForEquipment(two, [0, 0], 10)).toEqual({ waits: [20, 50], totalSeconds: 130 });
+    expect(queueForEquipment(two, [0, 20], 0)).toEqual({ waits: [0, 0], totalSeconds: 100 });
+    expect(queueForEquipment([holder([], 60)], [5])).toEqual({ waits: [0], totalSeconds: 65 });
+    const { offsets } = staggerEquipment(two, 0);
+    expect(queueForEquipment(two, offsets as number[], 0).waits).toEqual([0, 0]);
+  });
   test('a version tells when it has which implement in use: the bar in its odd minutes, the rope in its even ones', () => {
     const read = workout('EMOM 4:00\nminute 1: 8 thruster @ 40/30 kg\nminute 2: 30 single-under');
     const run = walkProgram(compile(read, referenceCapacity('men')), { trace: true });

@@ -1,6 +1,6 @@
 /** Messages to athletes as rows: one for each sending of a version, however often somebody presses; leased by the server that tries it. */
 import type { Delivery, MessengerMode } from '@gambito/contract';
-import { QueryTypes } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 
@@ -79,8 +79,11 @@ export function deliveryStore({ sequelize, models, read, write, transact }: Data
       const rows = await read(() => models.deliveries.findAll({ where: { workoutId }, attributes: ['athleteId', 'sentAt'], order: ['id'] }));
       return new Map(rows.map(({ athleteId, sentAt }) => [athleteId, sentAt.getTime()]));
     },
-    lease: (count, now) =>
-      transact(async (transaction) => {
+    lease: async (count, now) => {
+      // nearly always there is nothing, and no transaction is begun for it
+      const waiting = await read(() => models.deliveries.findOne({ where: { state: 'waiting', nextTryAt: { [Op.lte]: now } }, attributes: ['id'] }));
+      if (!waiting) return [];
+      return transact(async (transaction) => {
         const due = await sequelize.query<DueDelivery>(dueQuery, { replacements: { now, most: count }, type: QueryTypes.SELECT, transaction });
         const id = due.map((each) => each.id);
         if (id.length > 0)
@@ -90,7 +93,8 @@ export function deliveryStore({ sequelize, models, read, write, transact }: Data
             transaction,
           });
         return due;
-      }),
+      });
+    },
     noteSent: async (id) => {
       await write(() => models.deliveries.update({ state: 'sent', failure: null, nextTryAt: null }, { where: { id } }));
     },

@@ -70,12 +70,15 @@ export function SharePanel({ lanes, set }: Props) {
   );
 }
 
-function wordsOf({ lanes, totalSeconds, turnsSeconds, oneAfterAnother }: SharingPlan, implement: string): string {
+function wordsOf({ lanes, totalSeconds, waitSeconds, aloneSeconds }: SharingPlan, implement: string): string {
   const starts = lanes.map(({ name, begins }) => (begins === 0 ? `${name} at once` : `${name} ${formatClock(begins)} later`)).join(', ');
-  const whole = `all done after about ${formatClock(Math.round(totalSeconds))}`;
-  const alone = Math.max(...lanes.map(({ wholeSeconds }) => wholeSeconds));
-  if (!oneAfterAnother) return `${starts}; ${whole}, ${formatClock(Math.max(0, Math.round(totalSeconds - alone)))} more than with one each.`;
-  return `No start leaves the ${implement} free for everybody: ${starts}; ${whole}. In turns, one works while the other rests, the ${implement} alone is in use for ${formatClock(Math.round(turnsSeconds))}.`;
+  const more = formatClock(Math.max(0, Math.round(totalSeconds - aloneSeconds)));
+  const whole = `all done after about ${formatClock(Math.round(totalSeconds))}, ${more} more than with one each`;
+  const waiting =
+    waitSeconds < 1
+      ? `The ${implement} is free whenever it is wanted.`
+      : `They wait for the ${implement} now and then, about ${formatClock(Math.round(waitSeconds))} in all.`;
+  return `${starts}; ${whole}. ${waiting}`;
 }
 
 function Plan({ plan, implement, set }: { plan: SharingPlan; implement: string; set: () => void }) {

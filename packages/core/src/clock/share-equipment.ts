@@ -69,3 +69,34 @@ export function staggerEquipment(people: readonly Holder[], handOver = 0): Stagg
   }
   return { offsets, totalSeconds, turnsSeconds: people.reduce((sum, { uses }) => sum + held(uses) + handOver * uses.length, 0) };
 }
+
+export interface Queue {
+  /** s each stands and waits for the implement */
+  readonly waits: readonly number[];
+  /** until all of them are done, s */
+  readonly totalSeconds: number;
+}
+/**
+ * The same people with the starts given, each taking the implement when it is free and they are there: whoever comes first has it first, and what they do beside it moves with their waiting.
+ * @param offsets s by which each begins after the first @param handOver s an implement takes to go from one hand to the next
+ */
+export function queueForEquipment(people: readonly Holder[], offsets: readonly number[], handOver = 0): Queue {
+  const at = people.map(({ uses }, who) => ({ next: 0, ready: offsets[who]! + (uses[0]?.startSeconds ?? 0), waited: 0 }));
+  let free = { from: -Infinity, by: -1 };
+  for (;;) {
+    const there = at.map((_, who) => who).filter((who) => at[who]!.next < people[who]!.uses.length);
+    if (there.length === 0) break;
+    const who = there.reduce((first, other) => (at[other]!.ready < at[first]!.ready ? other : first));
+    const [state, { uses }] = [at[who]!, people[who]!];
+    const start = Math.max(state.ready, free.by === who ? -Infinity : free.from + (free.by < 0 ? 0 : handOver), free.by === who ? free.from : -Infinity);
+    const [use, after] = [uses[state.next]!, uses[state.next + 1]];
+    state.waited += start - state.ready;
+    free = { from: start + use.endSeconds - use.startSeconds, by: who };
+    state.ready = free.from + (after ? after.startSeconds - use.endSeconds : 0);
+    state.next++;
+  }
+  return {
+    waits: at.map(({ waited }) => waited),
+    totalSeconds: Math.max(0, ...people.map(({ wholeSeconds }, who) => offsets[who]! + wholeSeconds + at[who]!.waited)),
+  };
+}
