@@ -14,7 +14,7 @@ import {
   referenceCapacity,
   repsAtShare,
   shareAtReps,
-  shareEquipment,
+  staggerEquipment,
   summarize,
   walkProgram,
   wordsOf,
@@ -105,9 +105,10 @@ const rows: readonly Row[] = [
     expected: '20:00 · second 4:00 later, 24:00 · no offset, turns 28:00',
     read: () => {
       const whole = planClock(of(pieces)).totalSeconds!;
-      const bar = shareEquipment(pieceUses([0, 2]), whole);
-      const dumbbell = shareEquipment(pieceUses([0, 1, 2, 3]), whole);
-      return `${formatClock(whole)} · ${formatClock(bar.offsetSeconds!)}, ${formatClock(bar.totalSeconds!)} · ${dumbbell.offsetSeconds === null ? 'no offset' : formatClock(dumbbell.offsetSeconds)}, turns ${formatClock(dumbbell.turnsSeconds)}`;
+      const two = (held: number[]) => staggerEquipment(Array(2).fill({ uses: pieceUses(held), wholeSeconds: whole }));
+      const [bar, dumbbell] = [two([0, 2]), two([0, 1, 2, 3])];
+      const later = dumbbell.offsets[1];
+      return `${formatClock(whole)} · ${formatClock(bar.offsets[1]!)}, ${formatClock(bar.totalSeconds)} · ${later === null || later === undefined ? 'no offset' : formatClock(later)}, turns ${formatClock(dumbbell.turnsSeconds)}`;
     },
   },
   {

@@ -36,6 +36,9 @@ describe('messages to athletes', () => {
     expect(drafts[0].body).toMatch(/https:\/\/lanterns\.example\/a\/[\w-]{32}\n/);
     await sendTo(desk, workout, quillume);
     expect((await desk('POST', `/workouts/${workout}/messages/preview`, { athleteIds: [quillume] })).json.drafts[0].reason).toBe('no contact');
+    const long = await addAthlete(desk, 'Brontek', { contact: `${'b'.repeat(190)}@lanterns.example` });
+    await sendTo(desk, workout, long);
+    expect((await desk('POST', `/workouts/${workout}/messages/preview`, { athleteIds: [long] })).json.drafts[0].reason).toBe('contact too long');
     expect(await list()).toEqual([]);
   });
   test('go out once a sending: pressed five times at once, on two screens, and again later', async () => {

@@ -12,7 +12,7 @@ export const draftSchema = z.object({
   recipient: z.string().nullable(),
   subject: z.string(),
   body: z.string(),
-  reason: z.enum(['no contact', 'not sent', 'told already']).nullable(),
+  reason: z.enum(['no contact', 'contact too long', 'not sent', 'told already']).nullable(),
 });
 export type Draft = z.infer<typeof draftSchema>;
 

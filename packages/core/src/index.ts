@@ -78,6 +78,7 @@ export {
   type TrainingWeek,
 } from './record/training-weeks';
 export { addDays, daysBetween, weekOf } from './record/days';
+export { mostResults, weighEvidence, type Evidence, type Thought } from './record/evidence';
 export { heartRateBytes, readHeartRate, type HeartRate } from './devices/heart-rate';
 export { readRower, rowerBytes, type RowerData } from './devices/rower';
 export { metresBetween, trackOf, type Track, type TrackPoint } from './devices/track';
@@ -94,7 +95,8 @@ export { splitOf, splitsFor } from './pacing/splits';
 export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, type Preparation } from './prepare/prepare';
 export { planClock, countInSeconds, type ClockPlan, type Cue, type CueTick } from './clock/plan-clock';
-export { queueForEquipment, shareEquipment, staggerEquipment, type Holder, type Queue, type Sharing, type Stagger, type Use } from './clock/share-equipment';
+export { queueForEquipment, staggerEquipment, type Holder, type Queue, type Stagger, type Use } from './clock/share-equipment';
+export { handOver, planSharing, type SharePlan } from './clock/share-plan';
 export { implementUses, type ImplementUses } from './clock/implement-uses';
 export { movedClass, offsetOf, onDevice, waitingClass, type ClassClock, type ClassMove, type TimeSample } from './clock/class-clock';
 export { meanSetFromClock, repsPerRound, setsFigure, usualScoreRules, type ScoreRules } from './scoring/score-value';

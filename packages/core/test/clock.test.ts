@@ -7,7 +7,6 @@ import {
   planClock,
   referenceCapacity,
   queueForEquipment,
-  shareEquipment,
   staggerEquipment,
   summarize,
   walkProgram,
@@ -118,11 +117,11 @@ describe('two people and one implement', () => {
           if (index % 2 === 0) uses.push({ startSeconds: at, endSeconds: at + length });
           at += length;
         });
-        const shared = shareEquipment(uses, at);
+        const { offsets, totalSeconds, turnsSeconds } = staggerEquipment(Array(2).fill({ uses, wholeSeconds: at }));
         const expected = firstFreeSecond(uses, at);
-        expect(shared.offsetSeconds).toBe(expected);
-        expect(shared.totalSeconds).toBe(expected === null ? null : at + expected);
-        expect(shared.turnsSeconds).toBe(2 * uses.reduce((sum, each) => sum + each.endSeconds - each.startSeconds, 0));
+        expect(offsets).toEqual([0, expected]);
+        expect(totalSeconds).toBe(at + (expected ?? at));
+        expect(turnsSeconds).toBe(2 * uses.reduce((sum, each) => sum + each.endSeconds - each.startSeconds, 0));
       }),
       { seed: 5, numRuns: 200 },
     ));
@@ -211,5 +210,6 @@ describe('two people and one implement', () => {
     expect(uses(14)).toEqual([{ startSeconds: 0, endSeconds: 74 }]);
     expect(uses(15)).toHaveLength(2);
   });
-  test('nothing shared, nobody waits', () => expect(shareEquipment([], 600)).toMatchObject({ offsetSeconds: 0, totalSeconds: 600, turnsSeconds: 0 }));
+  test('nothing shared, nobody waits', () =>
+    expect(staggerEquipment(Array(2).fill({ uses: [], wholeSeconds: 600 }))).toMatchObject({ offsets: [0, 0], totalSeconds: 600, turnsSeconds: 0 }));
 });

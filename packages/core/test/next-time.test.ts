@@ -101,6 +101,10 @@ describe('next time', () => {
   });
   test('where no single line would do, it says so and decides nothing', () =>
     expect(next('2+0', 'too heavy or too long: fewer rounds than meant').locks).toEqual([]));
+  test('a slip of the hand is to be looked at before anything is changed; without a window there is nothing to meet', () => {
+    expect(next('90+0', 'too light: more rounds than meant')).toEqual({ words: expect.stringContaining('Look at the score first'), locks: [] });
+    expect(next('9+0', 'capped: too much for the time', '# Squall\nAMRAP 12:00\n8 thruster @ 40/30 kg').words).toContain('no window');
+  });
   test('paced wrong is not answered with other work', () =>
     expect(next('8+0', 'paced wrong: the first set too fast, the last too slow').words).toContain('begun slower'));
   test('a version with other lines than the text is told, and left to the coach', () => {

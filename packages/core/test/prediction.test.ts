@@ -22,7 +22,8 @@ import {
   readKit,
   runWarnings,
   scoredParts,
-  shareEquipment,
+  staggerEquipment,
+  type Use,
   splitOf,
   splitsFor,
   usualForm,
@@ -173,9 +174,11 @@ describe('conversions that are a time or an effort (common practice)', () => {
       [720, 900],
       [1020, 1200],
     ].map(([startSeconds, endSeconds]) => ({ startSeconds: startSeconds!, endSeconds: endSeconds! }));
-    expect(shareEquipment([uses[0]!, uses[2]!], 1200)).toMatchObject({ offsetSeconds: 240, totalSeconds: 1440 });
-    expect(shareEquipment(uses, 1200)).toEqual({ offsetSeconds: null, totalSeconds: null, turnsSeconds: 1680 });
-    expect(shareEquipment([], 600).offsetSeconds).toBe(0);
+    const two = (held: readonly Use[]) => staggerEquipment(Array(2).fill({ uses: held, wholeSeconds: 1200 }));
+    expect(two([uses[0]!, uses[2]!])).toMatchObject({ offsets: [0, 240], totalSeconds: 1440 });
+    // one after the other, then
+    expect(two(uses)).toEqual({ offsets: [0, null], totalSeconds: 2400, turnsSeconds: 1680 });
+    expect(two([]).offsets).toEqual([0, 0]);
   });
 });
 

@@ -1,12 +1,12 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
 import { groupsOf, type DeletedAthlete, type ListedResult, type StoredAthlete } from '@gambito/contract';
-import type { ReadPast, ReadResult } from '@gambito/core';
+import { mostResults, type ReadPast, type ReadResult } from '@gambito/core';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import { groupBy } from '../platform/group-by';
-import type { AthleteRow } from '../platform/models';
+import type { AthleteRow } from '../platform/rows';
 import { parsed } from '../platform/parsed';
 
 export type AthleteFile = Readonly<Record<string, unknown>>;
@@ -51,9 +51,6 @@ export interface AthleteStore {
   /** @throws {Problem} not_found */
   setDeleted(coachId: number, id: number, at: Date | null): Promise<void>;
 }
-
-/** older ones say little about today, and each costs a root-finding wherever the athlete is adapted for */
-export const mostResults = 8;
 
 /** deleted people that are listed */
 const mostDeleted = 200;

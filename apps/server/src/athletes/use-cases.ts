@@ -24,12 +24,12 @@ export async function saveAthletes(services: Services, coach: Coach, files: read
   return ids;
 }
 
-/** What the workers need of an athlete for a workout: its own score is no past result. @param workoutId null: every score counts */
+/** What the workers need of an athlete for a workout: its own score is no past result. */
 export async function athleteInput(
   services: Services,
   coach: Coach,
   athleteId: number,
-  workoutId: number | null,
+  workoutId: number,
 ): Promise<AthleteInput & { readonly stored: StoredAthlete }> {
   const stored = await services.athletes.find(coach.id, athleteId);
   const results = stored.results.filter((past) => past.workoutId !== workoutId).map(({ result }) => result);

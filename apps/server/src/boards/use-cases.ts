@@ -88,12 +88,10 @@ export async function nextTimes(services: Services, coach: Coach, workoutId: num
   const [{ text }, board] = [await services.workouts.find(coach.id, workoutId), await boardOf(services, coach, workoutId)];
   const rows = board.boards[0]!.rows.slice(0, mostNext);
   return Promise.all(
-    rows.map(async ({ athleteId, athlete: name, verdict, versionText, unfair, entry: score }) => {
-      const { file, results, today } = await athleteInput(services, coach, athleteId, null);
+    rows.map(async ({ athleteId, athlete: name, verdict, versionText, entry: score }) => {
+      const { file, results, today } = await athleteInput(services, coach, athleteId, workoutId);
       const input = { file, results, today, text, versionText, score, verdict, rules: coach.rules, units: coach.units };
-      const { words, locks } = unfair?.includes('typed right')
-        ? { words: 'Look at the score first: it is far from what is known of this athlete.', locks: [] }
-        : await services.pool.run(coach.id, 'next', input, 'soon');
+      const { words, locks } = await services.pool.run(coach.id, 'next', input, 'soon');
       return { athleteId, name, verdict, words, locks: [...locks] as NextTimeFor['locks'] };
     }),
   );

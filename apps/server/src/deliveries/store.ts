@@ -50,7 +50,9 @@ const listQuery = `SELECT d.id, d.workout_id AS workoutId, d.athlete_id AS athle
 const dueQuery = `SELECT d.id, d.coach_id AS coachId, d.recipient, d.subject, d.body, d.tries, c.messenger AS mode FROM deliveries d JOIN coaches c ON c.id = d.coach_id
   WHERE d.state = 'waiting' AND d.next_try_at <= :now ORDER BY d.next_try_at, d.id LIMIT :most FOR UPDATE`;
 
-export function deliveryStore({ sequelize, models, read, write, transact }: Database): DeliveryStore {
+type Due = Pick<DeliveryStore, 'queue' | 'lease' | 'noteSent' | 'noteFailure'>;
+/** What goes in, and what is tried. */
+function dueDeliveries({ sequelize, models, read, write, transact }: Database): Due {
   return {
     queue: (coachId, deliveries, now) =>
       transact(async (transaction) => {
@@ -66,19 +68,6 @@ export function deliveryStore({ sequelize, models, read, write, transact }: Data
         }
         return fresh;
       }),
-    list: async (coachId, workoutId) => {
-      const rows = await read(() =>
-        sequelize.query<Omit<Delivery, 'at' | 'nextTryAt'> & { at: Date; nextTryAt: Date | null }>(listQuery, {
-          replacements: { coachId, workoutId },
-          type: QueryTypes.SELECT,
-        }),
-      );
-      return rows.map(({ at, nextTryAt, ...row }) => ({ ...row, at: at.toISOString(), nextTryAt: nextTryAt && nextTryAt.toISOString() }));
-    },
-    told: async (workoutId) => {
-      const rows = await read(() => models.deliveries.findAll({ where: { workoutId }, attributes: ['athleteId', 'sentAt'], order: ['id'] }));
-      return new Map(rows.map(({ athleteId, sentAt }) => [athleteId, sentAt.getTime()]));
-    },
     lease: async (count, now) => {
       // nearly always there is nothing, and no transaction is begun for it
       const waiting = await read(() => models.deliveries.findOne({ where: { state: 'waiting', nextTryAt: { [Op.lte]: now } }, attributes: ['id'] }));
@@ -101,6 +90,25 @@ export function deliveryStore({ sequelize, models, read, write, transact }: Data
     noteFailure: async (id, failure, nextTryAt) => {
       await write(() => models.deliveries.update({ failure, nextTryAt, state: nextTryAt === null ? 'failed' : 'waiting' }, { where: { id } }));
     },
+  };
+}
+
+/** What a coach sees and says of them. */
+function seenDeliveries({ sequelize, models, read, write }: Database): Omit<DeliveryStore, keyof Due> {
+  return {
+    list: async (coachId, workoutId) => {
+      const rows = await read(() =>
+        sequelize.query<Omit<Delivery, 'at' | 'nextTryAt'> & { at: Date; nextTryAt: Date | null }>(listQuery, {
+          replacements: { coachId, workoutId },
+          type: QueryTypes.SELECT,
+        }),
+      );
+      return rows.map(({ at, nextTryAt, ...row }) => ({ ...row, at: at.toISOString(), nextTryAt: nextTryAt && nextTryAt.toISOString() }));
+    },
+    told: async (workoutId) => {
+      const rows = await read(() => models.deliveries.findAll({ where: { workoutId }, attributes: ['athleteId', 'sentAt'], order: ['id'] }));
+      return new Map(rows.map(({ athleteId, sentAt }) => [athleteId, sentAt.getTime()]));
+    },
     again: async (coachId, id, now) => {
       const [count] = await write(() => models.deliveries.update({ state: 'waiting', tries: 0, nextTryAt: now }, { where: { id, coachId, state: 'failed' } }));
       if (count === 0 && !(await read(() => models.deliveries.findOne({ where: { id, coachId }, attributes: ['id'] })))) throw new Problem('not_found');
@@ -111,3 +119,5 @@ export function deliveryStore({ sequelize, models, read, write, transact }: Data
     },
   };
 }
+
+export const deliveryStore = (database: Database): DeliveryStore => ({ ...dueDeliveries(database), ...seenDeliveries(database) });

@@ -10,7 +10,30 @@ import type { DueDelivery } from './store';
 const mostTries = 5;
 const firstPause = 5_000;
 
+/** characters of an address that a message can go to */
+const longestContact = 190;
 const contactOf = (file: Readonly<Record<string, unknown>>): string | null => (typeof file['contact'] === 'string' && file['contact'].trim()) || null;
+
+interface Told {
+  readonly name: string;
+  readonly about: string;
+  readonly link: string;
+  /** s the version should take; 0 where that is not known */
+  readonly seconds: number;
+  readonly coach: string;
+}
+function bodyOf({ name, about, link, seconds, coach }: Told): string {
+  const long = seconds > 0 ? ` It should take you about ${formatClock(Math.round(seconds / 60) * 60)} without the warm-up.` : '';
+  return `Hello ${name},\n\nyour version of ${about} is here:\n${link}\n\nIt has the warm-up, the clock and a place for your score.${long} If anything hurts or is missing today, tell me on the page.\n\n${coach}`;
+}
+
+/** Why nothing goes out; null where it does. */
+function reasonOf(contact: string | null, sentAt: number | null, toldOf: number | undefined): Draft['reason'] {
+  if (sentAt === null) return 'not sent';
+  if (contact === null) return 'no contact';
+  if (contact.length > longestContact) return 'contact too long';
+  return toldOf === sentAt ? 'told already' : null;
+}
 
 interface Drafted extends Draft {
   readonly sentAt: Date | null;
@@ -19,17 +42,16 @@ interface Drafted extends Draft {
 async function draft(services: Services, coach: Coach, workoutId: number, athleteIds: readonly number[], address: string): Promise<Drafted[]> {
   const { text, title, day } = await services.workouts.find(coach.id, workoutId);
   const [sends, told] = [await services.sends.list(workoutId, text), await services.deliveries.told(workoutId)];
+  const lengths = await services.sends.lengths(workoutId);
+  const about = day === null ? title : `${title}, ${day}`;
   const drafts: Drafted[] = [];
   for (const athleteId of new Set(athleteIds)) {
     const { name, file } = await services.athletes.find(coach.id, athleteId);
     const sent = sends.find((each) => each.athleteId === athleteId && !each.revoked);
-    const recipient = contactOf(file);
-    const sentAt = sent ? new Date(sent.sentAt) : null;
-    const reason = !sent ? 'not sent' : recipient === null ? 'no contact' : told.get(athleteId) === sentAt!.getTime() ? 'told already' : null;
-    const about = day === null ? title : `${title}, ${day}`;
-    const seconds = sent ? await services.sends.lengthOf(workoutId, athleteId) : 0;
-    const long = seconds > 0 ? ` It should take you about ${formatClock(Math.round(seconds / 60) * 60)} without the warm-up.` : '';
-    const body = `Hello ${name},\n\nyour version of ${about} is here:\n${sent ? `${address}/a/${sent.token}` : '(its link)'}\n\nIt has the warm-up, the clock and a place for your score.${long} If anything hurts or is missing today, tell me on the page.\n\n${coach.name}`;
+    const [recipient, sentAt] = [contactOf(file), sent ? new Date(sent.sentAt) : null];
+    const reason = reasonOf(recipient, sentAt && sentAt.getTime(), told.get(athleteId));
+    const link = sent ? `${address}/a/${sent.token}` : '(its link)';
+    const body = bodyOf({ name, about, link, seconds: lengths.get(athleteId) ?? 0, coach: coach.name });
     drafts.push({ athleteId, name, recipient, subject: about.slice(0, 200), body, reason, sentAt });
   }
   return drafts;
@@ -43,7 +65,7 @@ export async function previewMessages(services: Services, coach: Coach, workoutI
 export async function queueMessages(services: Services, coach: Coach, workoutId: number, athleteIds: readonly number[], address: string): Promise<number> {
   const drafts = await draft(services, coach, workoutId, athleteIds, address);
   const letters = drafts.flatMap(({ athleteId, recipient, subject, body, sentAt, reason }) =>
-    reason === null && recipient !== null && sentAt !== null ? [{ workoutId, athleteId, sentAt, recipient: recipient.slice(0, 190), subject, body }] : [],
+    reason === null && recipient !== null && sentAt !== null ? [{ workoutId, athleteId, sentAt, recipient, subject, body }] : [],
   );
   const fresh = await services.deliveries.queue(coach.id, letters, services.now());
   services.wake();

@@ -4,7 +4,7 @@ import { Op, QueryTypes } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { newToken } from '../auth/token';
 import { Problem } from '../platform/errors';
-import type { DoorRow } from '../platform/models';
+import type { DoorRow } from '../platform/rows';
 import { parsed } from '../platform/parsed';
 
 /** What a living door opens. */

@@ -2,7 +2,7 @@
 import { Op, type ModelStatic } from 'sequelize';
 import type { Database } from './database';
 import { Problem } from './errors';
-import type { AthleteRow, WorkoutRow } from './models';
+import type { AthleteRow, WorkoutRow } from './rows';
 
 /** Done already it changes nothing. @throws {Problem} not_found where the coach has no such row */
 export async function setDeleted(

@@ -1,9 +1,8 @@
 /** What scores say, stored: computed once by the workers, computed anew when something it was read of changes. */
-import type { FitnessResult, ReadResult } from '@gambito/core';
+import { mostResults, type FitnessResult, type ReadResult } from '@gambito/core';
 import { QueryTypes } from 'sequelize';
 import { parsed } from '../platform/parsed';
 import type { Database } from '../platform/database';
-import { mostResults } from '../athletes/store';
 import type { MadeReading } from '../platform/pool/tasks';
 
 /** A score with everything its reading is made of. */

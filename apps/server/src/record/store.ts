@@ -15,7 +15,7 @@ const most = 300;
 const sessionsQuery = `SELECT s.id AS scoreId, s.workout_id AS workoutId, w.title, CAST(COALESCE(w.day, DATE(s.created_at)) AS CHAR) AS day, s.score, s.note, s.rating, s.measured, s.teaches,
     IF(r.read_revision = r.revision, r.past, NULL) AS past, IF(r.read_revision = r.revision, r.reading, NULL) AS reading
   FROM scores s JOIN workouts w ON w.id = s.workout_id LEFT JOIN readings r ON r.score_id = s.id
-  WHERE s.athlete_id = :athleteId AND s.deleted_at IS NULL ORDER BY day DESC, s.id DESC LIMIT :most`;
+  WHERE s.athlete_id = :athleteId AND s.deleted_at IS NULL ORDER BY s.created_at DESC, s.id DESC LIMIT :most`;
 const missedQuery = `SELECT w.id AS workoutId, w.title, CAST(COALESCE(w.day, DATE(n.sent_at)) AS CHAR) AS day
   FROM sends n JOIN workouts w ON w.id = n.workout_id AND w.deleted_at IS NULL
     LEFT JOIN scores s ON s.workout_id = n.workout_id AND s.athlete_id = n.athlete_id AND s.deleted_at IS NULL

@@ -3,7 +3,7 @@ import type { Measured } from '@gambito/contract';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
-import type { ScoreRow } from '../platform/models';
+import type { ScoreRow } from '../platform/rows';
 
 /** characters of an entry: every part's score, in the order of the parts */
 export const scoreLength = 400;

@@ -7,7 +7,7 @@ import type { Limit } from '../platform/limits';
 import { coachOf, linkIn, linkScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { tokenParams } from '../platform/shapes';
-import { typed } from '../platform/typed';
+import { typed, type TypedApp } from '../platform/typed';
 import { scoreLength } from '../scores/store';
 import { logByLink } from '../scores/use-cases';
 import { askToday, athletePage, calendarOf, noteOpened, sheetFor } from './use-cases';
@@ -32,15 +32,6 @@ export function athletePageRoutes(plain: FastifyInstance, services: Services): v
       .header('content-disposition', 'attachment; filename="workout.ics"')
       .send(await calendarOf(services, linkIn(request), request.params.token, addressOf(services, request))),
   );
-  app.post('/a/:token/today', { schema: { summary: 'A version for what is there today', params: tokenParams, body: todayAskedSchema } }, async (request) => {
-    await services.limiter.spend(asksByLink, request.params.token, services.now());
-    await askToday(services, linkIn(request), request.body);
-    return { done: true };
-  });
-  app.delete('/a/:token/today', { schema: { summary: 'Back to the version that was sent', params: tokenParams } }, async (request) => {
-    await askToday(services, linkIn(request), null);
-    return { done: true };
-  });
   app.get(
     '/a/:token/version/:face',
     { schema: { summary: 'The version as PDF, Markdown or plain text', params: tokenParams.extend({ face: z.enum(['pdf', 'md', 'txt']) }) } },
@@ -52,6 +43,20 @@ export function athletePageRoutes(plain: FastifyInstance, services: Services): v
         .send(await sheetFor(services, linkIn(request), face));
     },
   );
+  saidRoutes(app, services);
+}
+
+/** What an athlete says back: what is there today, what hurt, the score. */
+function saidRoutes(app: TypedApp, services: Services): void {
+  app.post('/a/:token/today', { schema: { summary: 'A version for what is there today', params: tokenParams, body: todayAskedSchema } }, async (request) => {
+    await services.limiter.spend(asksByLink, request.params.token, services.now());
+    await askToday(services, linkIn(request), request.body);
+    return { done: true };
+  });
+  app.delete('/a/:token/today', { schema: { summary: 'Back to the version that was sent', params: tokenParams } }, async (request) => {
+    await askToday(services, linkIn(request), null);
+    return { done: true };
+  });
   app.post('/a/:token/felt', { schema: { summary: 'What hurt, told to the coach', params: tokenParams, body: feltSchema.nullish() } }, async (request) => {
     await services.limiter.spend(asksByLink, request.params.token, services.now());
     const { workoutId, athleteId } = linkIn(request);

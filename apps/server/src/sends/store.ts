@@ -4,7 +4,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { newToken } from '../auth/token';
 import { Problem } from '../platform/errors';
-import type { SendRow } from '../platform/models';
+import type { SendRow } from '../platform/rows';
 import { parsed } from '../platform/parsed';
 import type { MadeBrief } from './brief';
 
@@ -56,8 +56,8 @@ export interface SendStore {
   send(send: NewSend, now: Date, transaction?: Transaction): Promise<void>;
   /** The version a score of this athlete is of; null where nothing was sent. */
   versionFor(workoutId: number, athleteId: number): Promise<string | null>;
-  /** s the version is expected to take; 0 where that was not told yet */
-  lengthOf(workoutId: number, athleteId: number): Promise<number>;
+  /** s that each version is expected to take, by athlete; 0 where that was not told yet */
+  lengths(workoutId: number): Promise<ReadonlyMap<number, number>>;
   /** What was sent and not withdrawn, without the pages. */
   expected(workoutId: number): Promise<Sent[]>;
   /** @throws {Problem} not_found */
@@ -117,7 +117,7 @@ const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.at
     (k.workout_id IS NOT NULL AND k.ended_at IS NULL) AS together
   FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id LEFT JOIN class_clocks k ON k.workout_id = s.workout_id WHERE s.token = :token`;
 
-type Reads = Pick<SendStore, 'list' | 'versionFor' | 'lengthOf' | 'expected' | 'open'>;
+type Reads = Pick<SendStore, 'list' | 'versionFor' | 'lengths' | 'expected' | 'open'>;
 function sendReads({ sequelize, models, read }: Database): Reads {
   return {
     list: async (workoutId, text) => {
@@ -130,17 +130,14 @@ function sendReads({ sequelize, models, read }: Database): Reads {
       if (!row) return null;
       return row.today ? parsed<Today>(row.today).versionText : row.versionText;
     },
-    lengthOf: async (workoutId, athleteId) => {
-      const [row] = await read(() =>
-        sequelize.query<{ seconds: string | null }>(
-          "SELECT JSON_VALUE(brief, '$.wholeSeconds') AS seconds FROM sends WHERE workout_id = :workoutId AND athlete_id = :athleteId",
-          {
-            replacements: { workoutId, athleteId },
-            type: QueryTypes.SELECT,
-          },
+    lengths: async (workoutId) => {
+      const rows = await read(() =>
+        sequelize.query<{ athleteId: number; seconds: string | null }>(
+          "SELECT athlete_id AS athleteId, JSON_VALUE(brief, '$.wholeSeconds') AS seconds FROM sends WHERE workout_id = :workoutId",
+          { replacements: { workoutId }, type: QueryTypes.SELECT },
         ),
       );
-      return Number(row?.seconds ?? 0);
+      return new Map(rows.map(({ athleteId, seconds }) => [athleteId, Number(seconds ?? 0)]));
     },
     expected: async (workoutId) =>
       (await read(() => models.sends.findAll({ where: { workoutId, revokedAt: null }, attributes: ['athleteId', 'versionText', 'expected', 'today'] }))).map(

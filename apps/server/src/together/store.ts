@@ -3,7 +3,7 @@ import type { ClassLane, ClassRun } from '@gambito/contract';
 import type { ClassClock } from '@gambito/core';
 import { QueryTypes } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
-import type { ClassClockRow } from '../platform/models';
+import type { ClassClockRow } from '../platform/rows';
 import { parsed } from '../platform/parsed';
 
 /** s by which somebody begins after the others, by athlete */

@@ -3,7 +3,7 @@ import { everybody, type ListedWorkout, type MovementUsed } from '@gambito/contr
 import type { DefinedMovement, WorkoutFacts } from '@gambito/core';
 import { Op, QueryTypes, col, fn } from 'sequelize';
 import type { Database } from '../platform/database';
-import type { WorkoutRow } from '../platform/models';
+import type { WorkoutRow } from '../platform/rows';
 import { parsed } from '../platform/parsed';
 import { beyond, narrowed, type WorkoutsAsked } from './asked';
 import { previewed, previewOf } from './preview';

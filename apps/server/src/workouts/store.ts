@@ -4,7 +4,7 @@ import { mergedLocks, type Lock } from '@gambito/core';
 import { setDeleted } from '../platform/bin';
 import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
-import type { WorkoutRow } from '../platform/models';
+import type { WorkoutRow } from '../platform/rows';
 import { libraryStore, type LibraryStore } from './library-store';
 import { keepRevision, standingAt } from './revisions';
 

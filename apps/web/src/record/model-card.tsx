@@ -1,5 +1,6 @@
 /** What is thought of a person, and why: each score with what it shows, how much it moves what is thought, and one click that it shall not count. */
-import type { PersonRecord } from '@gambito/contract';
+import type { PersonRecord, Recorded } from '@gambito/contract';
+import { weighEvidence, type Evidence } from '@gambito/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -9,7 +10,6 @@ import { measuredWords } from '../scores/measured-words';
 import { shortDay } from '../shell/days';
 import { Button } from '../ui/button';
 import { core } from '../workers/core-client';
-import { evidenceOf, type Evidence } from './sessions';
 
 const signed = (percent: number): string => `${percent > 0 ? '+' : ''}${Math.round(percent)} %`;
 
@@ -21,7 +21,7 @@ export function ModelCard({ record, stored, today }: { record: PersonRecord; sto
   });
   const letCount = useLetCount(stored.id);
   if (!known) return null;
-  const { percent, open, evidence } = evidenceOf(record, known.fitnessSpread);
+  const { percent, open, evidence } = weighEvidence(record.sessions, known.fitnessSpread);
   return (
     <section aria-label="What results taught">
       <h2 className="text-lg">What results taught</h2>
@@ -48,7 +48,7 @@ export function ModelCard({ record, stored, today }: { record: PersonRecord; sto
         </thead>
         <tbody>
           {evidence.map((each) => (
-            <Line key={each.session.scoreId} {...each} letCount={(counts) => letCount.mutate({ ...each.session, counts })} busy={letCount.isPending} />
+            <Line key={each.result.scoreId} {...each} letCount={(counts) => letCount.mutate({ ...each.result, counts })} busy={letCount.isPending} />
           ))}
         </tbody>
       </table>
@@ -57,8 +57,8 @@ export function ModelCard({ record, stored, today }: { record: PersonRecord; sto
   );
 }
 
-function Line({ session, percent, moves, letCount, busy }: Evidence & { letCount: (counts: boolean) => void; busy: boolean }) {
-  const { title, score, day, workoutId, counts, verdict, rating, measured, note } = session;
+function Line({ result, percent, moves, letCount, busy }: Evidence<Recorded> & { letCount: (counts: boolean) => void; busy: boolean }) {
+  const { title, score, day, workoutId, counts, verdict, rating, measured, note } = result;
   return (
     <tr className={`border-b border-line align-top ${counts ? '' : 'text-soft'}`}>
       <td className="py-1 pr-2">

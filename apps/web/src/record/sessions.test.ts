@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { PersonRecord, Recorded } from '@gambito/contract';
-import { calendarOf, evidenceOf, plannedOf, repeatsOf } from './sessions';
+import { weighEvidence } from '@gambito/core';
+import { calendarOf, plannedOf, repeatsOf } from './sessions';
 
 const recorded = (scoreId: number, change: Partial<Recorded> = {}): Recorded => ({
   scoreId,
@@ -25,18 +26,21 @@ const record = (sessions: Recorded[], missed: PersonRecord['missed'] = []): Pers
 describe('what results taught', () => {
   test('each counted score moves it, a refused one does not, and without it the others say what they said', () => {
     const [near, far] = [recorded(1), recorded(2, { fitness: { log: -0.4, spread: 0.1 } })];
-    const both = evidenceOf(record([near, far]), 0.2);
-    const refused = evidenceOf(record([near, { ...far, counts: false }]), 0.2);
+    const both = weighEvidence([near, far], 0.2);
+    const refused = weighEvidence([near, { ...far, counts: false }], 0.2);
     expect(both.percent).toBeLessThan(refused.percent);
     expect(refused.evidence[1]).toMatchObject({ moves: null, percent: 100 * (Math.exp(-0.4) - 1) });
     expect(both.evidence[1]!.moves).toBeCloseTo(both.percent - refused.percent, 6);
   });
   test('nothing scored leaves what the file says, as unsure as it is', () => {
-    expect(evidenceOf(record([]), 0.2)).toMatchObject({ percent: 0, evidence: [] });
-    expect(evidenceOf(record([recorded(1, { fitness: null })]), 0.2)).toMatchObject({ percent: 0 });
+    expect(weighEvidence([], 0.2)).toMatchObject({ percent: 0, evidence: [] });
+    expect(weighEvidence([recorded(1, { fitness: null })], 0.2)).toMatchObject({ percent: 0 });
   });
   test('the newest eight are weighed, older ones are shown', () => {
-    const { evidence } = evidenceOf(record(Array.from({ length: 10 }, (_, at) => recorded(at + 1))), 0.2);
+    const { evidence } = weighEvidence(
+      Array.from({ length: 10 }, (_, at) => recorded(at + 1)),
+      0.2,
+    );
     expect(evidence.map(({ moves }) => moves !== null)).toEqual([...Array<boolean>(8).fill(true), false, false]);
   });
 });

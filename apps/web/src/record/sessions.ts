@@ -1,6 +1,6 @@
-/** A person's record as its parts are drawn: weeks, calendar, repeats, what each score taught. Pure. */
+/** A person's record as its parts are drawn: sessions, calendar, repeats. Pure. */
 import type { PersonRecord, Recorded } from '@gambito/contract';
-import { addDays, posteriorFitness, weekOf, type Session } from '@gambito/core';
+import { addDays, weekOf, type Session } from '@gambito/core';
 
 export const sessionsOf = ({ sessions }: PersonRecord): Session[] =>
   sessions.map(({ day, rating, seconds, reps, movements }) => ({ day, rating, seconds, reps, movements }));
@@ -39,38 +39,4 @@ export function repeatsOf({ sessions }: PersonRecord): Repeat[] {
   const byTitle = new Map<string, Recorded[]>();
   for (const session of [...sessions].reverse()) byTitle.set(session.title, [...(byTitle.get(session.title) ?? []), session]);
   return [...byTitle].filter(([, scores]) => scores.length > 1).map(([title, scores]) => ({ title, scores }));
-}
-
-/** results that later versions count with, the newest first: as many as an athlete comes with */
-export const mostCounted = 8;
-export interface Evidence {
-  readonly session: Recorded;
-  /** percent beside what the figures in the file say; null where it tells nothing */
-  readonly percent: number | null;
-  /** percentage points that what is thought now would move by without it */
-  readonly moves: number | null;
-}
-/** What is thought of somebody's fitness, and what each counted result has to do with it. @param prior log standard deviation before any result */
-export function evidenceOf({ sessions }: PersonRecord, prior: number): { readonly percent: number; readonly open: number; readonly evidence: Evidence[] } {
-  const counted = sessions.filter(({ counts }) => counts).slice(0, mostCounted);
-  const seen = counted.flatMap((session) => (session.fitness ? [{ session, fitness: session.fitness }] : []));
-  const { log, spread } = posteriorFitness(
-    seen.map(({ fitness }) => fitness),
-    prior,
-  );
-  const percent = (value: number): number => 100 * (Math.exp(value) - 1);
-  const without = (session: Recorded): number =>
-    posteriorFitness(
-      seen.filter((each) => each.session !== session).map(({ fitness }) => fitness),
-      prior,
-    ).log;
-  return {
-    percent: percent(log),
-    open: percent(spread),
-    evidence: sessions.map((session) => ({
-      session,
-      percent: session.fitness && percent(session.fitness.log),
-      moves: session.fitness && counted.includes(session) ? percent(log) - percent(without(session)) : null,
-    })),
-  };
 }

@@ -1,8 +1,7 @@
 /** Load a week as bars, and volume by pattern: this week against the four before. */
 import { patternVolumes, type TrainingWeek } from '@gambito/core';
 import { format, parseISO } from 'date-fns';
-
-const patternWords = (pattern: string): string => pattern.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+import { Glyph } from '../ui/glyph';
 
 export function Weeks({ weeks }: { weeks: readonly TrainingWeek[] }) {
   const most = Math.max(1, ...weeks.map(({ load }) => load));
@@ -40,7 +39,9 @@ export function Weeks({ weeks }: { weeks: readonly TrainingWeek[] }) {
           <tbody>
             {volumes.map(({ pattern, now, usual, jumps }) => (
               <tr key={pattern} className="border-b border-line">
-                <td className="py-0.5">{patternWords(pattern)}</td>
+                <td className="py-0.5">
+                  <Glyph pattern={pattern} label />
+                </td>
                 <td className="py-0.5 text-right tabular-nums">
                   {jumps && <span className="mr-2 rounded bg-amber-wash px-1.5 text-amber-ink">jump</span>}
                   {Math.round(now)}

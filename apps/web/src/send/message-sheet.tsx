@@ -9,6 +9,7 @@ import { useDrafts, useWriting } from './use-messages';
 
 const reasons: Readonly<Record<NonNullable<Draft['reason']>, string>> = {
   'no contact': 'no contact in the file',
+  'contact too long': 'the contact in the file is longer than any address',
   'not sent': 'no version was sent',
   'told already': 'told of this version already',
 };

@@ -24,7 +24,9 @@ export function SharePanel({ lanes, set }: Props) {
   const staggered = lanes.filter(({ later }) => later > 0);
   // the others keep what was set for them
   const kept = Object.fromEntries(
-    staggered.filter(({ athleteId }) => !plan?.lanes.some((lane) => lane.athleteId === athleteId)).map(({ athleteId, later }) => [athleteId, later]),
+    staggered
+      .filter(({ athleteId }) => !plan?.people.some(({ person }) => person.lane.athleteId === athleteId))
+      .map(({ athleteId, later }) => [athleteId, later]),
   );
   if (implementsShared.length === 0) return null;
   return (
@@ -63,15 +65,15 @@ export function SharePanel({ lanes, set }: Props) {
         <Plan
           plan={plan}
           implement={chosen}
-          set={() => set({ ...kept, ...Object.fromEntries(plan.lanes.map(({ athleteId, begins }) => [athleteId, begins])) })}
+          set={() => set({ ...kept, ...Object.fromEntries(plan.people.map(({ person, begins }) => [person.lane.athleteId, begins])) })}
         />
       )}
     </details>
   );
 }
 
-function wordsOf({ lanes, totalSeconds, waitSeconds, aloneSeconds }: SharingPlan, implement: string): string {
-  const starts = lanes.map(({ name, begins }) => (begins === 0 ? `${name} at once` : `${name} ${formatClock(begins)} later`)).join(', ');
+function wordsOf({ people, totalSeconds, waitSeconds, aloneSeconds }: SharingPlan, implement: string): string {
+  const starts = people.map(({ person, begins }) => `${person.lane.name} ${begins === 0 ? 'at once' : `${formatClock(begins)} later`}`).join(', ');
   const more = formatClock(Math.max(0, Math.round(totalSeconds - aloneSeconds)));
   const whole = `all done after about ${formatClock(Math.round(totalSeconds))}, ${more} more than with one each`;
   const waiting =
@@ -86,16 +88,18 @@ function Plan({ plan, implement, set }: { plan: SharingPlan; implement: string; 
   return (
     <div className="mt-3">
       <ul aria-label={`The ${implement}, by who has it`}>
-        {plan.lanes.map(({ athleteId, name, begins, wholeSeconds, uses }) => (
-          <li key={athleteId} className="grid grid-cols-[9rem_1fr] items-center gap-x-3 py-0.5 text-sm">
-            <span className="truncate">{name}</span>
+        {plan.people.map(({ person: { lane, uses, wholeSeconds }, begins }) => (
+          <li key={lane.athleteId} className="grid grid-cols-[9rem_1fr] items-center gap-x-3 py-0.5 text-sm">
+            <span className="truncate">{lane.name}</span>
             <span className="relative block h-4">
               <span className="absolute inset-y-0 rounded bg-wash" style={{ left: share(begins), width: share(wholeSeconds) }} />
-              {uses
-                .find((use) => use.implement === implement)
-                ?.spans.map(([start, end]) => (
-                  <span key={start} className="absolute inset-y-0 rounded bg-ink" style={{ left: share(begins + start), width: share(end - start) }} />
-                ))}
+              {uses.map(({ startSeconds, endSeconds }) => (
+                <span
+                  key={startSeconds}
+                  className="absolute inset-y-0 rounded bg-ink"
+                  style={{ left: share(begins + startSeconds), width: share(endSeconds - startSeconds) }}
+                />
+              ))}
             </span>
           </li>
         ))}

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Member } from './lanes';
-import { handOver, sharedImplements, sharingPlan } from './sharing';
+import { handOver } from '@gambito/core';
+import { sharedImplements, sharingPlan } from './sharing';
 
 const member = (athleteId: number, spans: [number, number][], wholeSeconds: number, implement = 'barbell'): Member => ({
   athleteId,
@@ -21,18 +22,18 @@ describe('sharing an implement', () => {
   });
   test('the second begins when it is free, with the time it takes to change hands', () => {
     const plan = sharingPlan([member(1, [[0, 20]], 120), member(2, [[0, 20]], 120)], 'barbell')!;
-    expect(plan.lanes.map(({ begins }) => begins)).toEqual([0, 20 + handOver]);
+    expect(plan.people.map(({ begins }) => begins)).toEqual([0, 20 + handOver]);
     expect(plan).toMatchObject({ totalSeconds: 120 + 20 + handOver, waitSeconds: 0 });
   });
   test('whoever is longer goes first where that is done sooner', () => {
     const [short, long] = [member(1, [[0, 20]], 60), member(2, [[0, 20]], 300)];
-    expect(sharingPlan([short, long], 'barbell')!.lanes.map(({ athleteId }) => athleteId)).toEqual([2, 1]);
+    expect(sharingPlan([short, long], 'barbell')!.people.map(({ person }) => person.lane.athleteId)).toEqual([2, 1]);
   });
   test('where it would be free only when the other is nearly done, they begin close together and wait a moment now and then', () => {
     // rounds of 60 and 70 s, a quarter of each with the bar: every offset clashes somewhere
     const rounds = (length: number, count: number) => Array.from({ length: count }, (_, at): [number, number] => [at * length, at * length + 15]);
     const plan = sharingPlan([member(1, rounds(60, 12), 720), member(2, rounds(70, 10), 700)], 'barbell')!;
-    expect(plan.lanes[1]!.begins).toBeLessThanOrEqual(60);
+    expect(plan.people[1]!.begins).toBeLessThanOrEqual(60);
     expect(plan.waitSeconds).toBeGreaterThan(0);
     expect(plan.totalSeconds).toBeLessThan(1.25 * plan.aloneSeconds);
   });

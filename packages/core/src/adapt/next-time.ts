@@ -9,6 +9,7 @@ import { movementOf } from '../movements/catalogue';
 import { formatSlot } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
 import { leadingScore } from '../scoring/check-score';
+import { isFarOff } from '../scoring/fair';
 import { fitnessFor, scorer } from '../scoring/score-of-fitness';
 import { higherIsBetter, scoreValue } from '../scoring/score-value';
 import { inside, windowOf } from '../scoring/verdict';
@@ -49,6 +50,9 @@ const mostMore = 1.35;
 const counts = { low: 0.6, high: 1.6 };
 /** a load step is gentler than a count changed by this share of itself */
 const countOfAStep = 0.12;
+
+/** ln; a score at the edge of its window is in it */
+const nearEnough = 0.005;
 
 const isEven = (slot: Slot): boolean => movementOf(slot.movement).side === 'alternating';
 
@@ -107,14 +111,19 @@ function outside({ low, high }: Window, value: number): number {
   return high !== null && value > high ? Math.log(value / high) : 0;
 }
 
-/** The gentlest change that meets the window; null where none does, or nothing is to be met. */
-function gentlest({ version, score }: DoneBefore, context: AdaptContext): Change | null {
+/** What was scored: the window it was to meet, and how fit it shows the athlete beside the figures told; null where there is none to meet. */
+function shownBy({ version, score }: DoneBefore, { capacity }: AdaptContext): { readonly window: Window; readonly fitness: number } | null {
   const window = windowOf(version);
   const read = leadingScore(score, version);
-  const value = read && scoreValue(read, version, compile(version, context.capacity));
+  const value = read && scoreValue(read, version, compile(version, capacity));
   if (!window || !value || inside(window, value.value, value.unit) === null) return null;
-  const fitness = fitnessFor(value.value, scorer(version, context.capacity, read.kind !== 'capped'), higherIsBetter(value.unit) ? 'higher' : 'lower');
-  const meeting = changesOf(version, context).filter(({ workout }) => outside(window, scorer(workout, context.capacity, false)(fitness)) < 0.005);
+  const better = higherIsBetter(value.unit) ? 'higher' : 'lower';
+  return { window, fitness: fitnessFor(value.value, scorer(version, capacity, read.kind !== 'capped'), better) };
+}
+
+/** The gentlest change that would have met the window, as fit as the score shows; null where none would. */
+function gentlest(version: Workout, context: AdaptContext, window: Window, fitness: number): Change | null {
+  const meeting = changesOf(version, context).filter(({ workout }) => outside(window, scorer(workout, context.capacity, false)(fitness)) < nearEnough);
   return meeting.reduce<Change | null>((best, change) => (best === null || change.size < best.size ? change : best), null);
 }
 
@@ -126,7 +135,11 @@ export function nextTime(original: Workout, athlete: Athlete, done: DoneBefore, 
   const said = (words: string): NextTime => ({ words, locks: [] });
   if (done.verdict.startsWith('paced wrong')) return said('The same work, begun slower: the first set at the time of the middle one.');
   if (!/^(?:too|capped)/.test(done.verdict)) return said('Keep it as it is.');
-  const change = gentlest(done, contextFor(athlete, place, rules));
+  const context = contextFor(athlete, place, rules);
+  const shown = shownBy(done, context);
+  if (!shown) return said('There is no window to meet: look at it under Adapt.');
+  if (isFarOff(Math.log(shown.fitness / context.capacity.fitness))) return said('Look at the score first: it is far from what is known of this athlete.');
+  const change = gentlest(done.version, context, shown.window, shown.fitness);
   if (!change) return said('No single load or count would have met the window: look at it under Adapt, or at the window.');
   // where the version has other lines than the text, it is told and left to the coach
   return { words: change.words, locks: sameLines(original, done.version) ? [change.lock] : [] };

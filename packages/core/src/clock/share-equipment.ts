@@ -6,14 +6,6 @@ export interface Use {
   readonly startSeconds: number;
   readonly endSeconds: number;
 }
-export interface Sharing {
-  /** the smallest later start of the second without a clash, s; null when none is shorter than the whole workout */
-  readonly offsetSeconds: number | null;
-  /** until both are done with that offset, s */
-  readonly totalSeconds: number | null;
-  /** until both are done when they take turns, piece by piece, s */
-  readonly turnsSeconds: number;
-}
 /** When one person holds the implement, in order, not overlapping; and how long all of it takes them. */
 export interface Holder {
   readonly uses: readonly Use[];
@@ -33,12 +25,6 @@ function smallestOffset(planned: readonly Use[], uses: readonly Use[], most: num
     .filter((offset) => offset >= 0 && offset < most)
     .sort((a, b) => a - b);
   return offsets.find((offset) => uses.every((mine) => planned.every((theirs) => !clashes(theirs, later(mine, offset))))) ?? null;
-}
-
-/** Two with the same version. */
-export function shareEquipment(uses: readonly Use[], wholeSeconds: number): Sharing {
-  const free = smallestOffset(uses, uses, wholeSeconds);
-  return { offsetSeconds: free, totalSeconds: free === null ? null : wholeSeconds + free, turnsSeconds: 2 * held(uses) };
 }
 
 export interface Stagger {

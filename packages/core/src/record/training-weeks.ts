@@ -3,6 +3,7 @@
  * Load is the session rating × minutes (Foster et al. 2001). The limits are round figures: they are for a coach to look, and clear nobody.
  */
 import { addDays, daysBetween, weekOf } from './days';
+import { patternWords } from '../adapt/told/words';
 import { patterns, type Pattern } from '../movements/movement';
 import { sessionLoad } from '../scoring/session-load';
 
@@ -108,7 +109,7 @@ export function weekWarnings(sessions: readonly Session[], weeks: readonly Train
     .filter(({ jumps }) => jumps)
     .map(
       ({ pattern, now, usual }) =>
-        `${now} reps of ${patternWords(pattern)} this week, ${usual < 1 ? 'none' : `about ${Math.round(usual)} a week`} in the weeks before`,
+        `${now} reps of ${patternWords[pattern]} this week, ${usual < 1 ? 'none' : `about ${Math.round(usual)} a week`} in the weeks before`,
     );
   if (rated.length >= weekLimits.leastBefore && usualLoad > 0 && week.load > weekLimits.jump * usualLoad)
     heard.push(`load ${week.load} this week, about ${Math.round(usualLoad)} a week before`);
@@ -122,7 +123,6 @@ export function weekWarnings(sessions: readonly Session[], weeks: readonly Train
     heard.push(`new or not done for six weeks: ${fresh.slice(0, weekLimits.named).map(names).join(', ')}${more > 0 ? ` and ${more} more` : ''}`);
   return heard;
 }
-const patternWords = (pattern: Pattern): string => pattern.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
 
 /** Movements of this week that were not done in the six before it. Empty in somebody's first week: there all of it is new. */
 function newMovements(sessions: readonly Session[], from: string, today: string): string[] {

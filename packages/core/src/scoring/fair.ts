@@ -14,8 +14,10 @@ export const fairLimits = {
 
 /** What the score shows ÷ what was expected of the athlete, or the other way round. */
 const awayOf = ({ apparent, expected, offset }: Weighed): number => Math.exp(Math.abs(apparent - offset.log - expected));
-/** A slip of the hand, or figures of years ago: it tells nothing about the others on the board either. */
-export const isBelievable = (weighed: Weighed): boolean => awayOf(weighed) <= fairLimits.furthest;
+/** @param log ln of what a score shows ÷ what was expected of its athlete */
+export const isFarOff = (log: number): boolean => Math.exp(Math.abs(log)) > fairLimits.furthest;
+/** Not a slip of the hand, nor figures of years ago: such a score tells nothing about the others on the board either. */
+export const isBelievable = ({ apparent, expected, offset }: Weighed): boolean => !isFarOff(apparent - offset.log - expected);
 
 /** @param index 100 is par @returns a sentence; null where the comparison is fair */
 export function unfairBecause(weighed: Weighed, { low, high }: Equivalent, index: number): string | null {
