@@ -110,6 +110,7 @@ const databases = [
   'gambito_jest_together',
   'gambito_jest_messages',
   'gambito_jest_record',
+  'gambito_jest_hurt',
   'gambito_e2e',
   'gambito_e2e_too',
   'gambito_e2e_three',

@@ -72,7 +72,7 @@ describe('migrations and models agree with the live database', () => {
   });
   test('a migration that was killed before it was noted is done again without harm', async () => {
     await database.sequelize.query('DELETE FROM migrations');
-    expect(await migrate(database)).toHaveLength(10);
+    expect(await migrate(database)).toHaveLength(11);
     expect(await migrate(database)).toEqual([]);
   });
 });
@@ -87,6 +87,7 @@ describe('a query has an index', () => {
     ['athletes by name', 'SELECT * FROM athletes WHERE coach_id = 1 AND deleted_at IS NULL ORDER BY name, id LIMIT 200'],
     ['workouts by day', 'SELECT * FROM workouts WHERE coach_id = 1 AND deleted_at IS NULL ORDER BY day DESC, id DESC LIMIT 200'],
     ['a link', "SELECT * FROM sends WHERE token = 'x'"],
+    ['what hurt and waits', 'SELECT * FROM sends WHERE felt_for = 1 ORDER BY felt_at DESC LIMIT 100'],
     ['the sends of a workout', 'SELECT * FROM sends WHERE workout_id = 1'],
     ['the board of a workout', 'SELECT * FROM scores WHERE workout_id = 1 AND deleted_at IS NULL'],
     ['the score that counts', 'SELECT * FROM scores WHERE workout_id = 1 AND athlete_id = 1 AND deleted_at IS NULL'],

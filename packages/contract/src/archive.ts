@@ -3,12 +3,15 @@ import { z } from 'zod';
 import { briefSchema, lockSchema, measuredSchema, ratingSchema } from './answers';
 import { athleteFileSchema } from './file-schemas';
 import { audienceSchema, portableWorkoutSchema } from './library';
+import { feltSchema } from './today';
 
 const id = z.number().int().positive();
 const text = z.string().max(40_000);
 const of = { workoutId: id, athleteId: id };
 /** who did it; absent in archives from before it was noted */
 const by = z.string().max(120).default('');
+/** what hurt, and whether it still waits for the coach; absent in archives from before it was kept */
+const hurtSchema = z.object({ felt: feltSchema, at: z.iso.datetime(), open: z.boolean() }).nullable().default(null);
 export const archiveHeadSchema = z.object({
   gambito: z.literal('desk'),
   format: z.literal(1),
@@ -35,7 +38,7 @@ export const archiveLineSchema = z.union([
       decisions: z.array(z.object({ athleteId: id, by, locks: z.array(lockSchema).max(60) })),
     }),
   }),
-  z.object({ send: z.object({ ...of, by, originalText: text, versionText: text, brief: briefSchema, sentAt: z.iso.datetime() }) }),
+  z.object({ send: z.object({ ...of, by, originalText: text, versionText: text, brief: briefSchema, sentAt: z.iso.datetime(), hurt: hurtSchema }) }),
   z.object({
     score: z.object({
       ...of,

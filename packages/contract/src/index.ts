@@ -11,6 +11,7 @@ export * from './door';
 export * from './class-clock';
 export * from './record';
 export * from './delivery';
+export * from './discomfort';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';
 export { readPlain } from './read-file';

@@ -52,6 +52,7 @@ export { forTheAthlete } from './adapt/told/warnings';
 export { definedIn, ownLine } from './notation/read-own';
 export { slotInLine } from './adapt/line-lock';
 export { frameOf, inFrame } from './adapt/frame';
+export { spareIn, sparedFor, whomToAsk, type Hurt, type Spared } from './adapt/spare';
 export { byHandOf, isPartLock, mergedLocks, noteOf, partLocks, withByHand, withNote, type Lock, type PartLock } from './adapt/lock';
 export { swapMark, type VersionPart, type VersionSlot } from './adapt/told/version-slots';
 export type { VersionEdit } from './adapt/told/edits';

@@ -1,8 +1,10 @@
 /** A desk's rows, read one after the other for an archive, and written into an empty desk: all of it or nothing. */
-import { everybody, type ArchiveLine, type Brief, type Measured } from '@gambito/contract';
+import { everybody, type ArchiveLine, type Brief, type Felt, type Measured } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import { Op, type Transaction } from 'sequelize';
 import type { Database } from '../platform/database';
+import { parsed } from '../platform/parsed';
+import type { SendRow } from '../platform/rows';
 import type { ScoreStore } from '../scores/store';
 import type { SendStore } from '../sends/store';
 
@@ -59,7 +61,7 @@ function reading(database: Database): ArchiveStore['lines'] {
     const where = (after: number) => ({ ...(ofKept(coachId) as object), id: { [Op.gt]: after } });
     for await (const row of pages((after) => models.sends.findAll({ where: { ...where(after), revokedAt: null }, order, limit: page }))) {
       const { workoutId, athleteId, sentBy: by, originalText, versionText, brief, sentAt } = row;
-      yield { send: { workoutId, athleteId, by, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString() } };
+      yield { send: { workoutId, athleteId, by, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString(), hurt: hurtOf(row) } };
     }
     for await (const row of pages((after) => models.scores.findAll({ where: { ...where(after), deletedAt: null }, order, limit: page }))) {
       const { workoutId, athleteId, enteredName: by, score, note, versionText, originalText, createdAt } = row;
@@ -84,6 +86,10 @@ function reading(database: Database): ArchiveStore['lines'] {
   }
   return lines;
 }
+
+/** What was told to hurt with a version. */
+const hurtOf = ({ felt, feltFor, feltAt, sentAt }: SendRow): LineOf<'send'>['send']['hurt'] =>
+  felt && { felt: parsed<Felt>(felt), at: (feltAt ?? sentAt).toISOString(), open: feltFor !== null };
 
 type Put = (coachId: number, line: ArchiveLine, numbers: Numbers, transaction: Transaction) => Promise<void>;
 /** One line into a desk, under the numbers that it gets here. */
@@ -111,8 +117,9 @@ function writing({ models }: Database, sends: SendStore, scores: ScoreStore): Pu
     const [workoutId, athleteId] = [numbers.workouts.get(told.workoutId), numbers.athletes.get(told.athleteId)];
     if (workoutId === undefined || athleteId === undefined) throw new RangeError('of somebody or something that is not in it');
     if ('send' in line) {
-      const { originalText, versionText, brief, sentAt, by } = line.send;
+      const { originalText, versionText, brief, sentAt, by, hurt } = line.send;
       await sends.send({ workoutId, athleteId, originalText, made: { brief, versionText }, by }, new Date(sentAt), transaction);
+      if (hurt) await sends.setFelt(workoutId, athleteId, hurt.felt, hurt.open ? coachId : null, new Date(hurt.at), transaction);
     } else {
       const { at, by: enteredName, ...entry } = line.score;
       await scores.save({ ...entry, enteredName, coachId, workoutId, athleteId }, new Date(at), transaction);

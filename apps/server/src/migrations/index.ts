@@ -13,6 +13,7 @@ import * as trust from './0007-trust';
 import * as doors from './0008-doors';
 import * as classClocks from './0009-class-clocks';
 import * as theRecord from './0010-the-record';
+import * as saidAndDue from './0011-said-and-due';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -25,6 +26,7 @@ const migrations = [
   { name: '0008-doors', ...doors },
   { name: '0009-class-clocks', ...classClocks },
   { name: '0010-the-record', ...theRecord },
+  { name: '0011-said-and-due', ...saidAndDue },
 ];
 
 /** What migrating itself needs first. */

@@ -15,6 +15,7 @@ import { boardRoutes } from '../boards/routes';
 import { catalogueRoutes } from '../catalogue/routes';
 import { calendarRoutes, feedRoutes } from '../calendars/routes';
 import { deliveryRoutes } from '../deliveries/routes';
+import { discomfortRoutes } from '../discomforts/routes';
 import { doorRoutes, ownDoorRoutes } from '../doors/routes';
 import { instanceRoutes } from '../instance/routes';
 import { recordRoutes } from '../record/routes';
@@ -49,6 +50,7 @@ const features = [
   archiveRoutes,
   instanceRoutes,
   doorRoutes,
+  discomfortRoutes,
   ownDoorRoutes,
   calendarRoutes,
   feedRoutes,

@@ -6,6 +6,7 @@ import { coachStore, invitationStore, sessionStore } from '../auth/store';
 import { backupLog } from '../backup/log';
 import { calendarStore } from '../calendars/store';
 import { deliveryStore } from '../deliveries/store';
+import { discomfortStore } from '../discomforts/store';
 import { doorStore, proposalStore } from '../doors/store';
 import { jobStore } from '../jobs/store';
 import { outboxOn } from '../outbox/store';
@@ -48,6 +49,7 @@ export function buildServices(
     calendars: calendarStore(database),
     doors: doorStore(database),
     proposals: proposalStore(database),
+    discomforts: discomfortStore(database),
     classes,
     rooms: roomsOn(classes),
     sharedTime: sharedTimeOf(() => classes.databaseTime()),

@@ -82,6 +82,8 @@ const columns = {
     deskId: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
     calendarToken: { type: DataTypes.CHAR(32), allowNull: true },
     messenger: { ...string(10), defaultValue: 'works' },
+    ritual: { type: DataTypes.TEXT, allowNull: true },
+    logByHours: { type: DataTypes.SMALLINT.UNSIGNED, allowNull: false, defaultValue: 36 },
   },
   sessions: {
     tokenHash: hashed(),
@@ -168,6 +170,8 @@ const columns = {
     openedAt: maybe(),
     today: maybeJson(),
     felt: maybeJson(),
+    feltFor: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+    feltAt: maybe(),
   },
   scores: {
     id: id(),

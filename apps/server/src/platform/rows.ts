@@ -25,6 +25,10 @@ export interface CoachRow extends Row<CoachRow> {
   calendarToken: CreationOptional<string | null>;
   /** how the stand-in for a messenger behaves: works, stumbles, refuses */
   messenger: CreationOptional<string>;
+  /** lines of the coach's own warm-up; null: none was written */
+  ritual: CreationOptional<string | null>;
+  /** h after midnight of its day at which a score is due */
+  logByHours: CreationOptional<number>;
 }
 export interface SessionRow extends Row<SessionRow> {
   tokenHash: string;
@@ -123,6 +127,9 @@ export interface SendRow extends Row<SendRow> {
   /** what the athlete asked for on the day, with the version made for it */
   today: CreationOptional<object | null>;
   felt: CreationOptional<object | null>;
+  /** the desk that what was felt waits on; null: nothing was, or it was settled */
+  feltFor: CreationOptional<number | null>;
+  feltAt: CreationOptional<Date | null>;
 }
 export interface ScoreRow extends Row<ScoreRow> {
   id: CreationOptional<number>;

@@ -6,6 +6,7 @@ import type { CoachStore, InvitationStore, SessionStore } from '../auth/store';
 import type { BackupLog } from '../backup/log';
 import type { CalendarStore } from '../calendars/store';
 import type { DeliveryStore } from '../deliveries/store';
+import type { DiscomfortStore } from '../discomforts/store';
 import type { DoorStore, ProposalStore } from '../doors/store';
 import type { JobStore } from '../jobs/store';
 import type { Outbox } from '../outbox/store';
@@ -40,6 +41,7 @@ export interface Services {
   readonly calendars: CalendarStore;
   readonly doors: DoorStore;
   readonly proposals: ProposalStore;
+  readonly discomforts: DiscomfortStore;
   readonly classes: ClassStore;
   /** who watches a class on this server */
   readonly rooms: Rooms;

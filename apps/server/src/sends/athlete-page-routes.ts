@@ -59,8 +59,8 @@ function saidRoutes(app: TypedApp, services: Services): void {
   });
   app.post('/a/:token/felt', { schema: { summary: 'What hurt, told to the coach', params: tokenParams, body: feltSchema.nullish() } }, async (request) => {
     await services.limiter.spend(asksByLink, request.params.token, services.now());
-    const { workoutId, athleteId } = linkIn(request);
-    await services.sends.setFelt(workoutId, athleteId, request.body ?? null);
+    const { coachId, workoutId, athleteId } = linkIn(request);
+    await services.sends.setFelt(workoutId, athleteId, request.body ?? null, coachId, services.now());
     return { done: true };
   });
   app.post(

@@ -68,7 +68,8 @@ export interface SendStore {
   noteOpened(workoutId: number, athleteId: number, now: Date): Promise<void>;
   /** null: back to the version that was sent */
   setToday(workoutId: number, athleteId: number, today: Today | null): Promise<void>;
-  setFelt(workoutId: number, athleteId: number, felt: Felt | null): Promise<void>;
+  /** @param desk that it waits on until it is settled; null: it was */
+  setFelt(workoutId: number, athleteId: number, felt: Felt | null, desk: number | null, now: Date, transaction?: Transaction): Promise<void>;
   /** null where no link has this token */
   open(token: string): Promise<OpenLink | null>;
 }
@@ -205,8 +206,10 @@ function sendWrites({ sequelize, models, read, write, transact }: Database): Omi
     setToday: async (workoutId, athleteId, today) => {
       await write(() => models.sends.update({ today }, { where: { workoutId, athleteId } }));
     },
-    setFelt: async (workoutId, athleteId, felt) => {
-      await write(() => models.sends.update({ felt }, { where: { workoutId, athleteId } }));
+    setFelt: async (workoutId, athleteId, felt, desk, feltAt, transaction) => {
+      const told = felt === null ? { felt, feltFor: null, feltAt: null } : { felt, feltFor: desk, feltAt };
+      const set = () => models.sends.update(told, { where: { workoutId, athleteId }, ...(transaction ? { transaction } : {}) });
+      await (transaction ? set() : write(set));
     },
   };
 }

@@ -5,6 +5,7 @@ import { Page } from '../shell/frame';
 import { dayText, showDay, todayIn } from '../shell/days';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
+import { DiscomfortList } from './discomfort-list';
 import { ProposedList } from './proposed-list';
 import { TodayWorkout } from './today-workout';
 import { useNewWorkout } from './use-new-workout';
@@ -56,6 +57,7 @@ export function DeskScreen() {
     >
       <div className="grid gap-8 lg:grid-cols-[1fr_320px]">
         <div className="flex flex-col gap-8">
+          <DiscomfortList />
           {now.length === 0 && (
             <Empty title="Nothing on the board today">
               <p className="text-soft">Write one, or give a workout today’s date.</p>

@@ -19,9 +19,8 @@ export interface Standing {
   readonly score: string;
   /** said with the score */
   readonly note: string;
-  /** asked for on the day, and what hurt; empty where nothing was said */
+  /** asked for on the day; empty where nothing was said */
   readonly today: string;
-  readonly felt: string;
 }
 
 /** `8+5 · index 104`, or with several scores the place in the day; null where nothing was logged. */
@@ -50,7 +49,6 @@ export function standingsOf(athletes: readonly Pick<StoredAthlete, 'id' | 'name'
       score: logged?.score ?? '',
       note: logged?.note ?? '',
       today: send?.today ?? '',
-      felt: send?.felt ?? '',
     };
   });
   return standingKinds.flatMap((kind) => standings.filter((standing) => standing.kind === kind));

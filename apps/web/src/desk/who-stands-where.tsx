@@ -97,10 +97,9 @@ function Line({ workoutId, standing: { athleteId, name, kind, score } }: { worko
   );
 }
 
-/** What hurt comes first, then what was asked for today, then what was said with the scores. */
+/** What was asked for today, then what was said with the scores. */
 function Said({ standings }: { standings: readonly Standing[] }) {
   const lists = [
-    ['Something hurt', 'felt'],
     ['Asked for today', 'today'],
     ['Said with their scores', 'note'],
   ] as const;
@@ -108,7 +107,7 @@ function Said({ standings }: { standings: readonly Standing[] }) {
     const said = standings.filter((standing) => standing[key].trim() !== '');
     if (said.length === 0) return null;
     return (
-      <section key={key} aria-label={title} className={clsx('mt-3 text-sm', key === 'felt' && 'border-l-4 border-bad pl-2')}>
+      <section key={key} aria-label={title} className="mt-3 text-sm">
         <h3 className="font-medium">{title}</h3>
         <ul>
           {said.map((standing) => (
@@ -120,7 +119,6 @@ function Said({ standings }: { standings: readonly Standing[] }) {
             </li>
           ))}
         </ul>
-        {key === 'felt' && <p className="text-soft">Spare it until a licensed professional has looked at it; what is avoided stands on the person’s page.</p>}
       </section>
     );
   });

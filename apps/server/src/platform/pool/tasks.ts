@@ -15,10 +15,12 @@ import {
   readPastResult,
   scoreFields,
   scoresProblem,
+  spareIn,
   type BoardLabel,
   type Category,
   type FitnessResult,
   type HouseRules,
+  type Hurt,
   type LearnedSwap,
   type Lock,
   type LoggedResult,
@@ -28,6 +30,7 @@ import {
   type ReadResult,
   type ScoreField,
   type ScoreRules,
+  type Spared,
   type WorkoutFacts,
 } from '@gambito/core';
 import { rounded, type Brief } from '@gambito/contract';
@@ -116,6 +119,16 @@ function next(input: NextInput): NextTime {
   return nextTime(parseWorkout(input.text, { units: input.units }).workout, athlete, done, athlete.places[0] ?? barePlace, input.rules);
 }
 
+interface SparedInput extends BriefInput {
+  readonly felt: Hurt;
+}
+/** What could be spared where something hurt, and what would stand in its place. */
+function spared(input: SparedInput): Spared {
+  const athlete = athleteOf(input);
+  const { rules, locks, units } = input;
+  return spareIn(parseWorkout(input.text, { units }).workout, athlete, input.felt, { place: athlete.places[0] ?? barePlace, rules, locks, units });
+}
+
 interface LabelsInput {
   readonly text: string;
   readonly units: MassUnit;
@@ -134,7 +147,7 @@ const plainText = ({ text }: { text: string }): string => pageText(parseWorkout(
 /** A sent version as pages. */
 const pages = ({ brief: sent, day }: { brief: Brief; day: string }): Promise<Uint8Array> => sheetPdf(sheetOf(sent, day));
 
-export const tasks = { title, facts, brief, score, reading, next, labels, learn, plainText, pages };
+export const tasks = { title, facts, brief, score, reading, next, spared, labels, learn, plainText, pages };
 export type TaskName = keyof typeof tasks;
 export type TaskInput<Name extends TaskName> = Parameters<(typeof tasks)[Name]>[0];
 export type TaskOutput<Name extends TaskName> = Awaited<ReturnType<(typeof tasks)[Name]>>;

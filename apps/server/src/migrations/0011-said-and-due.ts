@@ -1,0 +1,24 @@
+/** Discomforts wait for the coach until they are settled; a coach's own warm-up; when a score is due. */
+import type { QueryInterface } from 'sequelize';
+import { dropColumn, dropIndex, ensureColumn, ensureIndex } from './reentrant';
+
+const columns: readonly (readonly [table: string, column: string, definition: string])[] = [
+  // whose desk it waits on; null: nothing hurt, or it was settled
+  ['sends', 'felt_for', 'INT UNSIGNED NULL'],
+  ['sends', 'felt_at', 'DATETIME(3) NULL'],
+  ['coaches', 'ritual', 'TEXT NULL'],
+  ['coaches', 'log_by_hours', 'SMALLINT UNSIGNED NOT NULL DEFAULT 36'],
+];
+
+export async function up(queries: QueryInterface): Promise<void> {
+  for (const [table, column, definition] of columns) await ensureColumn(queries, table, column, definition);
+  await ensureIndex(queries, 'sends', ['felt_for']);
+  await queries.sequelize.query(
+    'UPDATE sends s JOIN workouts w ON w.id = s.workout_id SET s.felt_for = w.coach_id, s.felt_at = s.updated_at WHERE s.felt IS NOT NULL AND s.felt_at IS NULL',
+  );
+}
+
+export async function down(queries: QueryInterface): Promise<void> {
+  await dropIndex(queries, 'sends', ['felt_for']);
+  for (const [table, column] of [...columns].reverse()) await dropColumn(queries, table, column);
+}

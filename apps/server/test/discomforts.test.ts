@@ -1,0 +1,76 @@
+/** What hurt waits on the desk until it is settled, says what could be spared, and moves house with the desk. */
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Discomfort } from '@gambito/contract';
+import { addAthlete, addWorkout, openInstance, sendTo, type Desk, type Instance } from './instance';
+
+let instance: Instance;
+let desk: Desk;
+let cookie: string;
+let workout: number;
+let athlete: number;
+let token: string;
+beforeAll(async () => {
+  instance = await openInstance('gambito_jest_hurt');
+  ({ desk, cookie } = await instance.newCoach('ashore@lanterns.example'));
+  workout = await addWorkout(desk, '# Low Water\nfor time, cap 15:00\n3 rounds\n  12 deadlift @ 60/40 kg\n  15 push-up');
+  athlete = await addAthlete(desk, 'Orvenna', { place: { floor: '4 x 3 m', kit: ['barbell 20 kg', 'plates 4x20 2x10 kg'] }, maxes: { deadlift: '120 kg' } });
+  token = await sendTo(desk, workout, athlete);
+}, 120_000);
+afterAll(() => instance?.close());
+
+const felt = { where: 'low back', much: 3, movement: 'Deadlift', note: 'Since the third round.' };
+const tell = (body: object | null = felt, at = token) => instance.stranger('POST', `/a/${at}/felt`, body);
+const waiting = async (): Promise<Discomfort[]> => (await desk('GET', '/discomforts')).json.discomforts;
+
+describe('what hurt', () => {
+  test('waits with who, where, in what and when; told again it is one; taken back it is gone', async () => {
+    await tell({ ...felt, much: 1 });
+    await tell();
+    expect(await waiting()).toMatchObject([
+      { workoutId: workout, athleteId: athlete, name: 'Orvenna', title: 'Low Water', felt, at: instance.clock.now.toISOString() },
+    ]);
+    await tell(null);
+    expect(await waiting()).toEqual([]);
+    await tell();
+  });
+  test('what could be spared, the line that would stand instead, and whom to ask; the athlete’s file is as it was', async () => {
+    const [{ id }] = (await waiting()) as [Discomfort];
+    const { spare, swaps, ask } = (await desk('GET', `/discomforts/${id}/spared`)).json;
+    expect(spare).toEqual(['spinal_loading']);
+    expect(swaps).toHaveLength(1);
+    expect(swaps[0].was).toMatch(/deadlift/);
+    expect(ask).toMatch(/licensed professional before the next session/);
+    expect((await desk('GET', `/athletes/${athlete}`)).json.file.avoid).toBeUndefined();
+  });
+  test('settled it waits no longer, whatever the day; undone it does; told anew it waits again', async () => {
+    const [{ id }] = (await waiting()) as [Discomfort];
+    await desk('PUT', `/discomforts/${id}`, { settled: true });
+    expect(await waiting()).toEqual([]);
+    await desk('PUT', `/discomforts/${id}`, { settled: false });
+    expect(await waiting()).toHaveLength(1);
+    await desk('PUT', `/discomforts/${id}`, { settled: true });
+    await tell({ ...felt, note: 'Again.' });
+    expect((await waiting())[0]!.felt.note).toBe('Again.');
+    expect((await desk('PUT', `/discomforts/${id}`, { settled: 'yes' })).status).toBe(400);
+    expect((await desk('GET', '/discomforts/999999/spared')).status).toBe(404);
+  });
+  test('of who or what was deleted nothing waits', async () => {
+    await desk('DELETE', `/athletes/${athlete}`);
+    expect(await waiting()).toEqual([]);
+    await desk('POST', `/athletes/${athlete}/restore`);
+    expect(await waiting()).toHaveLength(1);
+  });
+  test('goes into the archive, open or settled, and out of it', async () => {
+    const other = await sendTo(desk, workout, await addAthlete(desk, 'Brontek'));
+    await tell({ ...felt, where: 'wrist' }, other);
+    const settled = (await waiting()).find(({ name }) => name === 'Brontek')!;
+    await desk('PUT', `/discomforts/${settled.id}`, { settled: true });
+    const { rawPayload: payload } = await instance.app.inject({ url: '/api/archive', headers: { cookie } });
+    const empty = await instance.newCoach('elsewhere@lanterns.example');
+    const headers = { cookie: empty.cookie, 'content-type': 'application/gzip' };
+    expect((await instance.app.inject({ method: 'POST', url: '/api/archive', headers, payload })).statusCode).toBe(200);
+    expect((await empty.desk('GET', '/discomforts')).json.discomforts.map(({ name, felt: told }: Discomfort) => [name, told.where])).toEqual([
+      ['Orvenna', 'low back'],
+    ]);
+  });
+});

@@ -1,0 +1,101 @@
+/**
+ * Something hurt: what may be spared, and what then stands in a workout instead. Words → entries of the avoid-list is common practice, from memory; it is a proposal to
+ * a coach, names no condition and clears nobody.
+ */
+import type { Athlete, AvoidName } from '../athlete/athlete';
+import type { Place } from '../kit/kit';
+import { violates } from '../limits/feasible';
+import { movementOf, movements } from '../movements/catalogue';
+import type { Movement } from '../movements/movement';
+import { formatSlot } from '../notation/format-workout';
+import type { HouseRules } from '../rules/house-rules';
+import type { MassUnit } from '../units/mass';
+import { slotsOfPart } from '../workout/walk';
+import type { Slot, Workout } from '../workout/workout';
+import { readLocks } from './line-lock';
+import { isPartLock, type Lock } from './lock';
+import { planVersion } from './planned';
+
+/** What an athlete told. */
+export interface Hurt {
+  /** in their words: `low back` */
+  readonly where: string;
+  /** 1 noticed, 2 had to change something, 3 had to stop */
+  readonly much: 1 | 2 | 3;
+  /** the movement's name as it stood on the page; blank: none in particular */
+  readonly movement: string;
+  readonly note: string;
+}
+export interface Spared {
+  /** entries of the avoid-list that are not on the athlete's yet; empty where none stands for it */
+  readonly spare: readonly AvoidName[];
+  /** lines of the workout that would be others then */
+  readonly swaps: readonly { readonly was: string; readonly now: string }[];
+  /** whom to ask, in one sentence */
+  readonly ask: string;
+}
+
+/** what each place may ask to be spared, the usual first */
+const placesThatHurt: readonly (readonly [RegExp, readonly AvoidName[]])[] = [
+  [/\bknee|patell|menisc/, ['deep_knee', 'high_impact', 'kneeling']],
+  [/shoulder|rotator|collar ?bone/, ['overhead', 'hanging', 'inverted']],
+  [/\bback\b|lumbar|spine|sacr|\bdis[ck]\b/, ['spinal_loading', 'high_impact']],
+  [/wrist|thumb/, ['wrists', 'inverted']],
+  [/\bhands?\b|palm|finger|grip|forearm|elbow|bicep/, ['hanging', 'wrists']],
+  [/ankle|achilles|cal(?:f|ves)\b|\bshins?\b|\bfoot\b|\bfeet\b|heel|\btoes?\b|arch/, ['high_impact']],
+  [/\bhips?\b|groin|glute|adductor/, ['deep_knee', 'running', 'spinal_loading']],
+  [/hamstring|thigh|quad/, ['running', 'spinal_loading', 'deep_knee']],
+  [/\bneck\b/, ['inverted', 'overhead', 'spinal_loading']],
+];
+/** what is nobody's to train around */
+const alarming =
+  /chest|heart|numb|tingl|pins and needles|dizz|faint|black(?:ed)? ?out|vision|dark urine|swell|swollen|\bpop|snap|sharp|stab|shoot|short of breath/i;
+
+const movementNamed = (name: string): Movement | null => movements.find((each) => each.name.toLowerCase() === name.trim().toLowerCase()) ?? null;
+
+/** @returns of what the place may ask, what the movement it was felt in does; the usual where it is of none of it, or none was told */
+export function sparedFor({ where, movement }: Pick<Hurt, 'where' | 'movement'>): AvoidName[] {
+  const asked = placesThatHurt.filter(([words]) => words.test(where.toLowerCase())).flatMap(([, tags]) => [tags]);
+  const felt = movementNamed(movement);
+  return [...new Set(asked.flatMap((tags) => tags.find((tag) => felt !== null && violates(felt, tag, null)) ?? tags[0]!))];
+}
+
+export function whomToAsk({ where, much, note }: Hurt): string {
+  if (alarming.test(`${where} ${note}`)) return 'Ask them to stop training until a licensed professional, today if it goes on, has looked at it.';
+  if (much === 3) return 'Ask them to see a licensed professional before the next session.';
+  return much === 2 ? 'If it is there again, ask them to see a licensed professional.' : 'Ask how it is before the next session.';
+}
+
+const lineOf = (slot: Slot): string => formatSlot({ ...slot, alternatives: [] });
+/** What the coach decided stands, but where it is what hurts. */
+const stillFit = (locks: readonly Lock[], spare: readonly AvoidName[]): Lock[] =>
+  locks.filter((lock) => !isPartLock(lock) || lock.movement === undefined || !spare.some((tag) => violates(movementOf(lock.movement!), tag, null)));
+
+interface Asked {
+  readonly place: Place;
+  readonly rules: HouseRules;
+  readonly locks: readonly Lock[];
+  /** of loads without a unit */
+  readonly units: MassUnit;
+}
+/** The lines of an athlete's version, by the number of the written part. What was written by hand is computed here: nothing else can be asked to spare. */
+function linesFor(workout: Workout, athlete: Athlete, spare: readonly AvoidName[], { place, rules, locks, units }: Asked): Map<number, Slot[]> {
+  const read = readLocks(locks, athlete.category, { units, own: workout.own ?? [] });
+  const { parts, from } = planVersion(workout, { ...athlete, avoid: [...athlete.avoid, ...spare] }, place, rules, stillFit(read, spare));
+  return new Map(parts.map(({ part }, at) => [from[at]!, slotsOfPart(part)]));
+}
+
+/** @param workout as the coach wrote it: the lines are those of the athlete's version now, and as it would be */
+export function spareIn(workout: Workout, athlete: Athlete, hurt: Hurt, asked: Asked): Spared {
+  const spare = sparedFor(hurt).filter((tag) => !athlete.avoid.includes(tag));
+  const ask = whomToAsk(hurt);
+  if (spare.length === 0) return { spare, swaps: [], ask };
+  const then = linesFor(workout, athlete, spare, asked);
+  const swaps = [...linesFor(workout, athlete, [], asked)].flatMap(([part, slots]) =>
+    slots.flatMap((slot, at) => {
+      const instead = then.get(part)?.[at];
+      return instead && instead.movement !== slot.movement ? [{ was: lineOf(slot), now: lineOf(instead) }] : [];
+    }),
+  );
+  return { spare, swaps, ask };
+}
