@@ -97,6 +97,8 @@ const matrix: readonly Row[] = [
   row('DELETE', '/athletes/:athlete/door', 'coach'),
   row('GET', '/proposals', 'coach'),
   row('PUT', '/proposals/:proposal', 'coach', () => ({ taken: true })),
+  row('GET', '/ritual', 'coach'),
+  row('PUT', '/ritual', 'coach', () => ({ ritual: 'breathe' })),
   row('GET', '/discomforts', 'coach'),
   row('GET', '/discomforts/:send/spared', 'coach'),
   row('PUT', '/discomforts/:send', 'coach', () => ({ settled: true })),

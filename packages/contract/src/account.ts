@@ -15,6 +15,18 @@ export const changePasswordSchema = z.object({ before: z.string().min(1, 'expect
 export const newPasswordSchema = z.object({ password: passwordSchema });
 export const forgottenSchema = z.object({ email: z.email('expected an e-mail address such as maruvel@lanterns.example').max(190) });
 
+/** h after midnight of its day at which a score is due: by when one is missing */
+export const logByHours = {
+  21: 'at 21:00 that day',
+  24: 'at midnight',
+  36: 'at noon the day after',
+  48: 'at the end of the day after',
+  168: 'within a week',
+} as const;
+export type LogBy = keyof typeof logByHours;
+export const usualLogBy: LogBy = 36;
+export const logBySchema = z.union([z.literal(21), z.literal(24), z.literal(36), z.literal(48), z.literal(168)]);
+
 /** what went out, as the stand-in for a messenger keeps it */
 export const outboxSchema = z.object({
   messages: z.array(z.object({ id: z.number(), at: z.string(), recipient: z.string(), subject: z.string(), body: z.string() })),

@@ -2,6 +2,7 @@
 import { patterns } from '@gambito/core';
 import { z } from 'zod';
 import { audienceSchema, factsSchema, tagsSchema } from './library';
+import { logBySchema, usualLogBy } from './account';
 import { feltSchema } from './today';
 import { boardRowSchema, dayRowSchema } from './file-schemas';
 import { scoreKindSchema } from './workout-schema';
@@ -30,6 +31,7 @@ export const meSchema = z.object({
       timeZone: z.string(),
       units: z.enum(['kg', 'lb']),
       firstDay: z.number(),
+      logByHours: logBySchema.default(usualLogBy),
       founder: z.boolean(),
       guestOf: z.string().nullable().default(null),
     })
@@ -110,11 +112,15 @@ const partLockSchema = z.object({
   line: z.string().max(300, 'expected at most 300 characters').optional(),
   frame: z.string().max(120, 'expected at most 120 characters').optional(),
 });
-/** what a coach fixed in one person's version: of a slot, all of its text, a word to its athlete */
+/** what stands before or after a version, in the coach's own lines */
+export const linesBesideSchema = z.string().max(2000, 'expected at most 2 000 characters');
+/** what a coach fixed in one person's version: of a slot, all of its text, a word to its athlete, what stands before and after */
 export const lockSchema = z.union([
   partLockSchema,
   z.object({ byHand: z.string().max(20_000, 'expected at most 20 000 characters') }),
   z.object({ note: z.string().max(1000, 'expected at most 1 000 characters') }),
+  z.object({ warmUp: linesBesideSchema }),
+  z.object({ coolDown: linesBesideSchema }),
 ]);
 export const storedLocksSchema = z.object({ athleteId: z.number(), locks: z.array(lockSchema), by: z.string().default('') });
 
@@ -252,6 +258,8 @@ export const briefSchema = z.object({
   warmUp: z.array(z.string()),
   /** the warm-up as the clock plays it; absent in what was sent before there was one */
   warmUpClock: clockPlan.optional(),
+  /** s it is expected to take, what is rested after it left out; 0 in what was sent before it was told */
+  warmUpSeconds: z.number().default(0),
   coolDown: z.array(z.string()),
   pacing: z.array(z.string()),
   standards: z.array(z.object({ movement: z.string(), points: z.array(z.string()), noReps: z.array(z.string()), link: z.string().nullable().default(null) })),

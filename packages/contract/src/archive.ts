@@ -1,6 +1,7 @@
 /** A coach's whole desk as lines of JSON: a head, the people, the workouts with what was decided of them, what was sent, what was scored, and an end that says how many. */
 import { z } from 'zod';
-import { briefSchema, lockSchema, measuredSchema, ratingSchema } from './answers';
+import { logBySchema, usualLogBy } from './account';
+import { briefSchema, linesBesideSchema, lockSchema, measuredSchema, ratingSchema } from './answers';
 import { athleteFileSchema } from './file-schemas';
 import { audienceSchema, portableWorkoutSchema } from './library';
 import { feltSchema } from './today';
@@ -23,6 +24,8 @@ export const archiveHeadSchema = z.object({
     firstDay: z.union([z.literal(0), z.literal(1)]),
     rules: z.record(z.string(), z.string()),
     tiers: z.array(z.string().max(80)).max(12).default([]),
+    ritual: linesBesideSchema.nullable().default(null),
+    logByHours: logBySchema.default(usualLogBy),
   }),
 });
 export type ArchiveHead = z.infer<typeof archiveHeadSchema>;

@@ -1,11 +1,25 @@
 /** What stands before and after the workout: warm-up by school, ramp to the version's loads, standards, cautions, cool-down. */
 import { describe, expect, test } from '@jest/globals';
-import { defaultRules, movementOf, movements, prepare, usualCautions, type Athlete, type HouseRules } from '../src/index';
+import {
+  defaultRules,
+  movementOf,
+  movements,
+  prepare,
+  readSteps,
+  ritualOf,
+  usualCautions,
+  warmUpAsked,
+  warmUpLimits,
+  type Athlete,
+  type HouseRules,
+  type PrepareOptions,
+} from '../src/index';
 import { withKit, workout } from './asking';
 import { randomAthlete, randomWorkout } from './people';
 
 const text = 'for time, cap 20:00\n5 rounds\n  400 m run\n  10 front squat @ 60 kg\n  12 db push press @ 2x15 kg\n  8 toes-to-bar';
-const prepared = (athlete: Athlete = withKit([]), rules: Partial<HouseRules> = {}, of = text) => prepare(workout(of), athlete, { ...defaultRules, ...rules });
+const prepared = (athlete: Athlete = withKit([]), rules: Partial<HouseRules> = {}, of = text, options: PrepareOptions = {}) =>
+  prepare(workout(of), athlete, { ...defaultRules, ...rules }, options);
 
 describe('the warm-up', () => {
   test('short rounds first: a pulse-raiser of the day’s own kind, a reach, and the main movement (common practice)', () => {
@@ -28,8 +42,43 @@ describe('the warm-up', () => {
     expect(lines).toMatch(/push press: 5 without load or with something lighter, then 3 at 2 × 15 kg/);
   });
   test('in the units of the athlete', () => expect(prepared(withKit([], { units: 'lb' })).warmUp.join('\n')).toMatch(/3 at 132\.5 lb/));
+  const easy = 'AMRAP 10:00\n10 air squat';
+  test('a short one begins easily, so that it is five minutes at least; none is longer than ten (60 random people, every school)', () => {
+    expect(prepared(withKit([]), {}, easy).warmUp[0]).toBe('1:30 jog on the spot');
+    // one easy beginning, not two
+    expect(prepared(withKit([]), { warmUp: 'pump' }, easy).warmUp).toEqual(['4:30 jog on the spot', '2 easy sets of 5 half squat', 'Then 8–10 min off']);
+    for (let seed = 1; seed <= 60; seed++)
+      for (const warmUp of ['rounds', 'miniature', 'pump', 'own'] as const) {
+        const { warmUpSeconds } = prepare(workout(randomWorkout(seed)), { ...randomAthlete(seed), timeAvailableSeconds: null }, { ...defaultRules, warmUp });
+        expect(warmUpSeconds).toBeGreaterThanOrEqual(warmUpLimits.least - 120);
+        expect(warmUpSeconds).toBeLessThanOrEqual(warmUpLimits.most);
+      }
+  });
+  test('where the workout leaves few minutes, rehearsals go first, then rounds, the ramp last', () => {
+    const within = (minutes: number) => prepared(withKit([], { time_available: `${minutes + 20} min` }), {}, text, { workoutSeconds: 1200 });
+    expect(within(10).warmUp).toHaveLength(5);
+    expect(within(8).warmUp).toEqual([expect.stringMatching(/^3 rounds/), expect.stringMatching(/^front squat/), expect.stringMatching(/^dumbbell push press/)]);
+    expect(within(6).warmUp[0]).toMatch(/^1 round of/);
+    for (const minutes of [6, 8, 10]) expect(within(minutes).warmUpSeconds).toBeLessThanOrEqual(minutes * 60);
+    expect(within(2).warmUp.join()).toMatch(/front squat: 5 with the empty bar/);
+  });
+  test('the rest before the workout takes what is left of the minutes', () => {
+    const off = (minutes: number, warmUp: HouseRules['warmUp']) =>
+      prepared(withKit([], { time_available: `${minutes} min` }), { warmUp }, easy, { workoutSeconds: 600 }).warmUp.at(-1);
+    expect([off(30, 'miniature'), off(18, 'miniature'), off(15, 'miniature')]).toEqual(['Then 5:00 off', 'Then 4:00 off', 'Then 1:00 off']);
+    expect([off(40, 'pump'), off(18, 'pump')]).toEqual(['Then 8–10 min off', 'Then 2:30 off']);
+  });
+  test('nobody jogs on the spot above a neighbour', () => {
+    const quiet = withKit([], { place: { floor: '3 x 3 m', noise: 'quiet', kit: [] } });
+    expect(prepared(quiet, {}, easy).warmUp.join()).not.toMatch(/jog/);
+  });
+  test('a warm-up that stands in the workout is the warm-up: only its loads are ramped up to', () => {
+    const own = `Warm-up: 2 rounds\n  10 air squat\n  5 push-up\n\n${text}`;
+    expect(prepared(withKit([]), {}, own).warmUp).toEqual([expect.stringMatching(/^front squat: 5 with/), expect.stringMatching(/^dumbbell push press: /)]);
+    expect(prepared(withKit([]), {}, `Warm-up: 10 air squat\n\n${easy}`).warmUp).toEqual([]);
+  });
   test('whoever must not jump marches, and whoever must not bear on the wrists reaches high', () => {
-    const calm = prepared(withKit([], { avoid: ['jumping', 'wrists'] }), {}, 'AMRAP 10:00\n10 air squat').warmUp[0]!;
+    const calm = prepared(withKit([], { avoid: ['jumping', 'wrists'] }), {}, 'AMRAP 10:00\n10 air squat').warmUp.join();
     expect(calm).toMatch(/march on the spot/);
     expect(calm).toMatch(/hands high/);
     expect(calm).not.toMatch(/jog|plank/);
@@ -68,6 +117,56 @@ describe('the warm-up by the clock', () => {
           for (const word of [name, ...told, ...ticks.flatMap((tick) => tick.lines)]) expect(lines[at]).toContain(word);
         });
       }
+  });
+});
+
+describe('a warm-up of the coach’s own', () => {
+  const ritual = '10 band pull-apart\n2 rounds: 5 air squat, 5 push-up';
+  test('the ritual, then what this version wants rehearsed and its ramps', () => {
+    const lines = prepared(withKit([]), { warmUp: 'own' }, text, { ritual }).warmUp;
+    expect(lines.slice(0, 2)).toEqual(ritual.split('\n'));
+    expect(lines.slice(2, -2).every((line) => line.endsWith('for the movements of this version'))).toBe(true);
+    expect(lines.at(-2)).toMatch(/^front squat: 5 with the empty bar/);
+  });
+  test('what was written for one athlete stands as it is, whatever the school, and is played', () => {
+    const written = '4 min easy row\n\n 3 rounds: 20 s plank, 5 air squat \nclean: 3 at 40 kg, 2 at 50 kg\nbreathe\nrest is not a number\n2 min rest';
+    const { warmUp, warmUpClock, coolDown } = prepared(withKit([]), {}, text, { locks: [{ warmUp: written }, { coolDown: 'walk home\n\n2:00 calf stretch' }] });
+    expect(warmUp).toEqual(['4 min easy row', '3 rounds: 20 s plank, 5 air squat', 'clean: 3 at 40 kg, 2 at 50 kg', 'breathe', 'rest is not a number', '2 min rest']);
+    expect(warmUpClock.cues.map(({ kind, lengthSeconds, ticks }) => [kind, lengthSeconds, ticks.length])).toEqual([
+      ['work', 240, 0],
+      ['open', null, 3],
+      ['open', null, 2],
+      ['open', null, 0],
+      ['open', null, 0],
+      ['rest', 120, 0],
+      ['end', null, 0],
+    ]);
+    expect(coolDown).toEqual(['walk home', '2:00 calf stretch']);
+    expect(prepared(withKit([]), {}, text, { locks: [{ warmUp: '' }] }).warmUp).toEqual([]);
+  });
+  test('no line breaks it: what cannot be counted is one step of its own', () => {
+    for (const line of ['500 rounds of squats', '1 rounds', ':', 'a: ', 'a: b', '99:99 x', '0:00 off', '3 rounds: ,', '5000 min jog', '🙂'.repeat(40)]) {
+      const [step, ...more] = readSteps(line);
+      expect([step!.text, more]).toEqual([line.trim(), []]);
+      expect(step!.expectedSeconds).toBeGreaterThanOrEqual(0);
+      expect(step!.sets.length).toBeLessThanOrEqual(20);
+    }
+  });
+  test('what is Gambito’s own line is read as it is made, by every school (40 random people)', () => {
+    for (let seed = 1; seed <= 40; seed++)
+      for (const warmUp of ['rounds', 'miniature', 'pump', 'own'] as const) {
+        const athlete = randomAthlete(seed);
+        const made = prepare(workout(randomWorkout(seed)), athlete, { ...defaultRules, warmUp });
+        const written = prepare(workout(randomWorkout(seed)), athlete, defaultRules, { locks: [{ warmUp: made.warmUp.join('\n') }] });
+        expect(written.warmUpClock).toEqual(made.warmUpClock);
+        expect(written.warmUpSeconds).toBe(made.warmUpSeconds);
+      }
+  });
+  test('kept as the ritual is what is not this version’s alone', () => {
+    const asked = warmUpAsked(withKit([]), defaultRules);
+    const own = prepared(withKit([]), { warmUp: 'own' }, text, { ritual }).warmUp.join('\n');
+    expect(ritualOf(own, workout(text), asked)).toBe(ritual);
+    expect(ritualOf('Own ritual', workout(text), asked)).toBe('');
   });
 });
 

@@ -11,12 +11,12 @@ import { spooled } from './spool';
 /** bytes of an archive that comes in */
 export const largestArchive = 200 * 1024 * 1024;
 
-async function* archiveText(services: Services, { id, name, timeZone, units, firstDay, rules, tiers }: Coach): AsyncGenerator<string> {
+async function* archiveText(services: Services, { id, name, timeZone, units, firstDay, rules, tiers, ritual, logByHours }: Coach): AsyncGenerator<string> {
   const head: ArchiveHead = {
     gambito: 'desk',
     format: 1,
     at: services.now().toISOString(),
-    coach: { name, timeZone, units, firstDay: firstDay === 0 ? 0 : 1, rules: { ...rules }, tiers: [...tiers] },
+    coach: { name, timeZone, units, firstDay: firstDay === 0 ? 0 : 1, rules: { ...rules }, tiers: [...tiers], ritual, logByHours },
   };
   yield `${JSON.stringify(head)}\n`;
   let lines = 0;
@@ -85,8 +85,8 @@ export async function takeArchive(services: Services, coach: Coach, upload: Read
   }
   // a transaction that is begun again reads the file again
   const { head, lines } = await spooled(upload, largestArchive, (open) => services.archive.fill(coach.id, (put) => putLines(open(), put)));
-  const { timeZone, units, firstDay, rules, tiers } = head.coach;
-  await services.coaches.change(coach.id, { timeZone, units, firstDay, tiers });
+  const { rules, name: _name, ...room } = head.coach;
+  await services.coaches.change(coach.id, room);
   await services.coaches.changeRules(coach.id, rules);
   services.wake();
   return lines;

@@ -1,4 +1,14 @@
-import { forgottenSchema, meSchema, newCoachSchema, newPasswordSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
+import {
+  forgottenSchema,
+  logBySchema,
+  usualLogBy,
+  meSchema,
+  newCoachSchema,
+  newPasswordSchema,
+  passwordSchema,
+  sessionSchema,
+  type Me,
+} from '@gambito/contract';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachOf, coachScope, dropSession, keepSession, sessionOf } from '../platform/scopes';
@@ -34,6 +44,7 @@ async function show(services: Services, coach: Coach | null): Promise<Me> {
       timeZone: coach.timeZone,
       units: coach.units,
       firstDay: coach.firstDay,
+      logByHours: coach.logByHours,
       founder: coach.founder,
       guestOf: coach.guestOf,
     },
@@ -107,8 +118,8 @@ export function accountRoutes(plain: FastifyInstance, services: Services): void 
     '/me',
     {
       schema: {
-        summary: 'Change time zone, units and the first day of the week',
-        body: z.object({ timeZone, units, firstDay: z.union([z.literal(0), z.literal(1)]).default(1) }),
+        summary: 'Change time zone, units, the first day of the week, and when scores are due',
+        body: z.object({ timeZone, units, firstDay: z.union([z.literal(0), z.literal(1)]).default(1), logByHours: logBySchema.default(usualLogBy) }),
         response: { 200: meSchema },
       },
     },

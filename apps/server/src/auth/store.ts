@@ -1,4 +1,5 @@
 /** Coaches and their sessions. */
+import { logBySchema, usualLogBy, type LogBy } from '@gambito/contract';
 import { readRules, type HouseRules, type MassUnit } from '@gambito/core';
 import { Op, QueryTypes } from 'sequelize';
 import type { Database } from '../platform/database';
@@ -23,6 +24,10 @@ export interface Coach {
   readonly firstDay: number;
   /** named by the coach; none: the usual ones */
   readonly tiers: readonly string[];
+  /** lines of the own warm-up; null: none was written */
+  readonly ritual: string | null;
+  /** h after midnight of its day at which a score is due */
+  readonly logByHours: LogBy;
   /** who set the instance up */
   readonly founder: boolean;
 }
@@ -44,7 +49,7 @@ export interface CoachStore {
   createInvited(coach: NewCoach, tokenHash: string, now: Date): Promise<Coach>;
   change(
     id: number,
-    change: Partial<Pick<NewCoach, 'timeZone' | 'units' | 'passwordHash'> & { readonly firstDay: number; readonly tiers: string[] }>,
+    change: Partial<Pick<NewCoach, 'timeZone' | 'units' | 'passwordHash'> & Pick<Coach, 'firstDay' | 'ritual' | 'logByHours'> & { readonly tiers: string[] }>,
   ): Promise<void>;
   /** Changes some house rules, beside what others change at the same moment. */
   changeRules(id: number, change: Readonly<Record<string, unknown>>): Promise<HouseRules>;
@@ -63,12 +68,15 @@ interface AtDesk {
   readonly rules: unknown;
   readonly firstDay: number | null;
   readonly tiers: unknown;
+  readonly ritual: string | null;
+  readonly logByHours: number;
 }
-const atDesk = `p.id AS personId, p.email, p.name, p.founder, d.id, d.name AS owner, d.time_zone AS timeZone, d.units, d.rules, d.first_day AS firstDay, d.tiers
+const atDesk = `p.id AS personId, p.email, p.name, p.founder, d.id, d.name AS owner, d.time_zone AS timeZone, d.units, d.rules, d.first_day AS firstDay, d.tiers, d.ritual, d.log_by_hours AS logByHours
   FROM coaches p JOIN coaches d ON d.id = COALESCE(p.desk_id, p.id)`;
 
-const show = ({ owner, units, rules, firstDay, tiers, founder, ...row }: AtDesk): Coach => ({
+const show = ({ owner, units, rules, firstDay, tiers, founder, logByHours, ...row }: AtDesk): Coach => ({
   ...row,
+  logByHours: logBySchema.safeParse(logByHours).data ?? usualLogBy,
   guestOf: row.id === row.personId ? null : owner,
   units: units === 'lb' ? 'lb' : 'kg',
   rules: readRules(parsed(rules)).rules,

@@ -70,11 +70,13 @@ export async function setUp(
   return openSession(services, made, device);
 }
 
-export async function changeSettings(services: Services, coach: Coach, change: Pick<Coach, 'timeZone' | 'units' | 'firstDay'>): Promise<Coach> {
+export async function changeSettings(services: Services, coach: Coach, change: Pick<Coach, 'timeZone' | 'units' | 'firstDay' | 'logByHours'>): Promise<Coach> {
   await services.coaches.change(coach.id, change);
   // a load without a unit, and the day a score was logged on, read otherwise now
-  await services.readings.outdateCoach(coach.id);
-  services.wake();
+  if (change.timeZone !== coach.timeZone || change.units !== coach.units) {
+    await services.readings.outdateCoach(coach.id);
+    services.wake();
+  }
   return { ...coach, ...change };
 }
 

@@ -77,7 +77,7 @@ function scoresFor(text: string, today: string, dice: Dice): SeededScore[] {
   return lanternPeople.flatMap((file, person): SeededScore[] => {
     if (dice.chance() > logged) return [];
     const { athlete } = readAthlete(file, today);
-    const made = makeBrief(text, athlete, defaultRules, []);
+    const made = makeBrief(text, athlete, { rules: defaultRules });
     const score = scoreOf(parseWorkout(made.versionText).workout, athlete, dice.talents[person]! * Math.exp(0.035 * dice.normal()));
     return score ? [{ person, score, rating: dice.rating(), made }] : [];
   });

@@ -1,4 +1,4 @@
-import { rulesFileSchema } from '@gambito/contract';
+import { linesBesideSchema, rulesFileSchema } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachScope } from '../platform/scopes';
@@ -20,6 +20,19 @@ export function ruleRoutes(plain: FastifyInstance, services: Services): void {
     await services.coaches.change(coachIn(request).id, { tiers });
     return { tiers };
   });
+  const ritualAnswer = z.object({ ritual: linesBesideSchema.nullable() });
+  app.get('/ritual', { schema: { summary: 'The coach’s own warm-up, a line a step', response: { 200: ritualAnswer } } }, async (request) => ({
+    ritual: coachIn(request).ritual,
+  }));
+  app.put(
+    '/ritual',
+    { schema: { summary: 'Write it; null or blank: there is none', body: ritualAnswer, response: { 200: ritualAnswer } } },
+    async (request) => {
+      const ritual = request.body.ritual?.trim() || null;
+      await services.coaches.change(coachIn(request).id, { ritual });
+      return { ritual };
+    },
+  );
   app.put('/rules', { schema: { summary: 'Choose house rules', body: z.object({ rules: rulesFileSchema }), response: { 200: answer } } }, async (request) => ({
     rules: { ...(await changeRules(services, coachIn(request), request.body.rules)) },
   }));

@@ -17,7 +17,7 @@ const keeper = (kit: string[], change: Record<string, unknown> = {}): Athlete =>
     },
     '2026-11-25',
   ).athlete;
-const briefFor = (text: string, athlete: Athlete = keeper([]), locks: readonly Lock[] = []) => makeBrief(text, athlete, defaultRules, locks);
+const briefFor = (text: string, athlete: Athlete = keeper([]), locks: readonly Lock[] = []) => makeBrief(text, athlete, { rules: defaultRules, locks });
 const bar = ['barbell 15 kg, plates 2x10 2x5 2x2.5 kg'];
 
 describe('a brief', () => {

@@ -50,8 +50,17 @@ function loadText(slot: Slot, athlete: Athlete): string | null {
   return `${count}${formatMass(kg, athlete.units)}${other}`;
 }
 
-/** @param units the room's: what a load without a unit is taken in */
-export function makeBrief(text: string, athlete: Athlete, rules: HouseRules, locks: readonly Lock[], units: MassUnit = 'kg'): MadeBrief {
+/** What of the coach's a version is made with. */
+export interface BriefTerms {
+  readonly rules: HouseRules;
+  readonly locks?: readonly Lock[];
+  /** the room's: what a load without a unit is taken in */
+  readonly units?: MassUnit;
+  /** lines of the coach's own warm-up */
+  readonly ritual?: string | null;
+}
+
+export function makeBrief(text: string, athlete: Athlete, { rules, locks = [], units = 'kg', ritual = null }: BriefTerms): MadeBrief {
   const { workout, diagnostics } = parseWorkout(text, { units });
   const error = diagnostics.find((each) => each.level === 'error');
   if (error || workout.parts.length === 0) throw new Problem('unreadable_workout', error ? `Line ${error.line}: ${error.message}` : 'It has no parts yet.');
@@ -62,13 +71,13 @@ export function makeBrief(text: string, athlete: Athlete, rules: HouseRules, loc
     );
   const place = athlete.places[0] ?? barePlace;
   const adapted = adapt(workout, athlete, { place, rules, locks, units });
-  return { versionText: adapted.version.text, brief: rounded({ ...briefOf(workout, adapted, athlete, rules), note: noteOf(locks) }) };
+  return { versionText: adapted.version.text, brief: rounded({ ...briefOf(workout, adapted, athlete, { rules, locks, ritual }), note: noteOf(locks) }) };
 }
 
-function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: HouseRules): Omit<Brief, 'note'> {
+function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, { rules, locks, ritual }: Required<Omit<BriefTerms, 'units'>>): Omit<Brief, 'note'> {
   const place = athlete.places[0] ?? barePlace;
   const { loads } = contextFor(athlete, place, rules);
-  const preparation = prepare(adapted.workout, athlete, rules);
+  const preparation = prepare(adapted.workout, athlete, rules, { place, workoutSeconds: adapted.run.totalSeconds, ritual, locks });
   const pacing = planPacing(adapted.workout, capacityOf(athlete), place, rules.breaks);
   const clock = planClock(adapted.workout);
   const parts = adapted.workout.parts.map((part, index) => {
@@ -100,6 +109,7 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, rules: H
     window: window ? windowText(window) : null,
     warmUp: [...preparation.warmUp],
     warmUpClock: { ...preparation.warmUpClock },
+    warmUpSeconds: preparation.warmUpSeconds,
     coolDown: [...preparation.coolDown],
     pacing: [
       ...pacing.slots.map(

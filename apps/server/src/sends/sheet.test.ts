@@ -16,7 +16,7 @@ const { athlete } = readAthlete(
   '2026-11-28',
 );
 const text = '# Gale *warning*\n3 rounds for time, cap 15:00\n10 front squat @ 40 kg\n8 pull-up\n20 sit-up';
-const { brief } = makeBrief(text, athlete, defaultRules, [{ note: 'mind the step' }]);
+const { brief } = makeBrief(text, athlete, { rules: defaultRules, locks: [{ note: 'mind the step' }] });
 const blocks = sheetOf(brief, '2026-11-28');
 
 describe('a sheet', () => {

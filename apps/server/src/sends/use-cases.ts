@@ -35,7 +35,7 @@ export async function makeVersion(
   urgency: Urgency = 'now',
 ): Promise<MadeBrief> {
   const { file, results, today } = await athleteInput(services, coach, athleteId, workoutId);
-  return services.pool.run(coach.id, 'brief', { file, results, today, text, locks, rules: coach.rules, units: coach.units }, urgency);
+  return services.pool.run(coach.id, 'brief', { file, results, today, text, locks, rules: coach.rules, units: coach.units, ritual: coach.ritual }, urgency);
 }
 
 /** To a few, at once. */
@@ -88,9 +88,9 @@ export async function askToday(services: Services, link: OpenLink, asked: TodayA
   const input = await athleteInput(services, coach, athleteId, workoutId);
   const { file, said } = fileToday(input.file, asked);
   const locks = (await services.workouts.locks(workoutId)).find((row) => row.athleteId === athleteId)?.locks ?? [];
-  const { rules, units } = coach;
+  const { rules, units, ritual } = coach;
   // what was written by hand was for another day
-  const made = await services.pool.run(coachId, 'brief', { ...input, file, text: originalText, rules, units, locks: withByHand(locks, null) });
+  const made = await services.pool.run(coachId, 'brief', { ...input, file, text: originalText, rules, units, ritual, locks: withByHand(locks, null) });
   await services.sends.setToday(workoutId, athleteId, { said, ...made });
 }
 

@@ -37,8 +37,8 @@ describe('the room', () => {
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(server.writes()).toHaveLength(2));
     const [changed, undone] = server.writes().map(({ body }) => body);
-    expect(changed).toEqual({ timeZone: 'UTC', units: 'lb', firstDay: 1 });
-    expect(undone).toEqual({ timeZone: 'UTC', units: 'kg', firstDay: 1 });
+    expect(changed).toEqual({ timeZone: 'UTC', units: 'lb', firstDay: 1, logByHours: 36 });
+    expect(undone).toEqual({ timeZone: 'UTC', units: 'kg', firstDay: 1, logByHours: 36 });
   });
   test('offers the zone that is set, whatever the browser knows', async () => {
     account({ 'GET /me': { ...me, coach: { ...me.coach, timeZone: 'Atlantic/Lanterns' } } });

@@ -1,4 +1,5 @@
 /** Time zone, units and the week; what is chosen is saved at once, and undone by one click. */
+import { logByHours as logBy, type LogBy } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
@@ -6,13 +7,13 @@ import type { Me } from '../api/types';
 import { Field, inputLook } from '../ui/field';
 
 type Coach = NonNullable<Me['coach']>;
-type Room = Pick<Coach, 'timeZone' | 'units' | 'firstDay'>;
+type Room = Pick<Coach, 'timeZone' | 'units' | 'firstDay' | 'logByHours'>;
 
 const zones = (own: string): string[] => [...new Set([own, 'UTC', ...Intl.supportedValuesOf('timeZone')])];
 
 export function RoomForm({ coach }: { coach: Coach }) {
   const client = useQueryClient();
-  const { timeZone, units, firstDay } = coach;
+  const { timeZone, units, firstDay, logByHours } = coach;
   const save = useMutation({
     mutationFn: (room: Room) => api<Me>('/me', { method: 'PUT', body: room }),
     onSuccess: (me) => {
@@ -22,7 +23,7 @@ export function RoomForm({ coach }: { coach: Coach }) {
     onError: (failure) => toast.error(messageOf(failure)),
   });
   const choose = (change: Partial<Room>): void => {
-    const before = { timeZone, units, firstDay };
+    const before = { timeZone, units, firstDay, logByHours };
     save.mutate({ ...before, ...change }, { onSuccess: () => toast('Saved.', { action: { label: 'Undo', onClick: () => save.mutate(before) } }) });
   };
   return (
@@ -62,6 +63,23 @@ export function RoomForm({ coach }: { coach: Coach }) {
           >
             <option value={1}>Monday</option>
             <option value={0}>Sunday</option>
+          </select>
+        )}
+      </Field>
+      <Field label="A score is due" hint="After that a workout without one is missed: on the desk, and in the person’s record.">
+        {(props) => (
+          <select
+            {...props}
+            className={inputLook}
+            value={logByHours}
+            disabled={save.isPending}
+            onChange={(event) => choose({ logByHours: Number(event.target.value) as LogBy })}
+          >
+            {Object.entries(logBy).map(([hours, words]) => (
+              <option key={hours} value={hours}>
+                {words}
+              </option>
+            ))}
           </select>
         )}
       </Field>

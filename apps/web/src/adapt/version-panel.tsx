@@ -5,6 +5,7 @@ import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { useByWhom } from '../api/by-whom';
 import { Button } from '../ui/button';
 import { showScore } from '../ui/scores';
+import { Beside } from './beside';
 import { Compare } from './compare';
 import { Compensation } from './compensation';
 import { DriftFigures } from './drift-figures';
@@ -71,6 +72,7 @@ export function VersionPanel({ text, version, adapted, original, rules, today, o
         <PanelPart key={index} index={index} part={part} {...{ text, version, adapted, original, rules, today, others, history, setLocks }} />
       ))}
       {setLocks && <NoteField name={version.name} locks={version.locks} setLocks={setLocks} />}
+      {setLocks && <Beside name={version.name} who={version.who} locks={version.locks} {...{ adapted, today, rules, setLocks }} />}
       <Compare version={version} adapted={adapted} others={compared} />
       <DriftFigures drift={adapted.drift} />
       <Compensation adapted={adapted} />

@@ -123,22 +123,27 @@ function Opening({ page: { brief, changed } }: { page: AthletePage }) {
   );
 }
 
+const warmUpTitle = ({ warmUpSeconds }: AthletePage['brief']): string =>
+  warmUpSeconds < 60 ? 'Warm-up' : `Warm-up, about ${Math.round(warmUpSeconds / 60)} min`;
+
 /** What stands around the work: before it, how to do it, after it. */
 function Folds({ token, page }: { token: string; page: AthletePage }) {
   const { brief } = page;
   return (
     <>
-      <Fold title="Warm-up" open>
-        <List lines={brief.warmUp} />
-        {brief.warmUpClock && (
-          <Link
-            to={`/a/${token}/warm-up`}
-            className="no-print mt-2 inline-flex min-h-11 items-center gap-2 rounded border border-line bg-sheet px-3 font-semibold"
-          >
-            <Timer size={17} /> Warm up by the clock
-          </Link>
-        )}
-      </Fold>
+      {brief.warmUp.length > 0 && (
+        <Fold title={warmUpTitle(brief)} open>
+          <List lines={brief.warmUp} />
+          {brief.warmUpClock && (
+            <Link
+              to={`/a/${token}/warm-up`}
+              className="no-print mt-2 inline-flex min-h-11 items-center gap-2 rounded border border-line bg-sheet px-3 font-semibold"
+            >
+              <Timer size={17} /> Warm up by the clock
+            </Link>
+          )}
+        </Fold>
+      )}
       <Fold title="Pacing">
         <List lines={brief.pacing} />
       </Fold>

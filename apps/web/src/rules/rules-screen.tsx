@@ -10,6 +10,7 @@ import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { Failed, Loading } from '../ui/states';
 import { EffectsPanel } from './effects-panel';
+import { RitualForm } from './ritual-form';
 import { TiersForm } from './tiers-form';
 
 const keys = Object.keys(ruleSpecs) as RuleKey[];
@@ -65,6 +66,7 @@ export function RulesScreen() {
         ))}
       </div>
       <TiersForm />
+      <RitualForm isUsed={rules.warmUp === 'own'} />
     </Page>
   );
 }

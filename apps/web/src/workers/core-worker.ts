@@ -13,10 +13,13 @@ import {
   pastResultsSentence,
   planPacing,
   predictWorkout,
+  prepare,
   referenceCapacity,
+  ritualOf,
   runWarnings,
   tierAthlete,
   walkProgram,
+  warmUpAsked,
   type Adapted,
   type Alternative,
   type Athlete,
@@ -29,6 +32,8 @@ import {
   type PartDescription,
   type Pacing,
   type Place,
+  type Preparation,
+  type PrepareOptions,
   type ReadPast,
   type RuleAtWork,
   type Run,
@@ -53,6 +58,10 @@ export type Who =
 export interface Source {
   readonly text: string;
   readonly units: MassUnit;
+}
+export interface MadeBeside extends Pick<Preparation, 'warmUp' | 'coolDown'> {
+  /** s the warm-up is expected to take */
+  readonly seconds: number;
 }
 /** A version that is asked about: the workout's text, for whom, under which rules and locks. */
 export interface VersionAsked {
@@ -106,6 +115,17 @@ const worker = {
   rulesAtWork({ text, units }: Source, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): RuleAtWork[] {
     const { athlete, place } = person(who, today);
     return rulesAtWork(parseWorkout(text, { units }).workout, athlete, { place, rules, locks });
+  },
+  /** What stands before and after a version, as it is made. */
+  beside(version: Pick<Workout, 'parts'>, who: Who, today: string, rules: HouseRules, options: Pick<PrepareOptions, 'ritual' | 'workoutSeconds'>): MadeBeside {
+    const { athlete, place } = person(who, today);
+    const { warmUp, warmUpSeconds: seconds, coolDown } = prepare(version, athlete, rules, { ...options, place });
+    return { warmUp, seconds, coolDown };
+  },
+  /** Of a warm-up that was written for a version, what may be kept as the coach's own. */
+  ritualOf(written: string, version: Pick<Workout, 'parts'>, who: Who, today: string, rules: HouseRules): string {
+    const { athlete, place } = person(who, today);
+    return ritualOf(written, version, warmUpAsked(athlete, rules, { place }));
   },
   /** What workouts ask of the reference athlete, for a week's balance. */
   dayLoads: (texts: readonly string[]): DayLoad[] => texts.map((text) => dayLoadOf(parseWorkout(text).workout)),

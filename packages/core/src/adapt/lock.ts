@@ -10,33 +10,29 @@ export interface PartLock extends SlotLock {
   /** the part's frame as the coach wants it, beside `scheme`: `4 rounds for time, cap 12:00` */
   readonly frame?: string;
 }
-/** The whole version, written by hand; nothing of it is changed. */
-export interface HandLock {
-  readonly byHand: string;
-}
-/** Said to the athlete, above the version. */
-export interface NoteLock {
-  readonly note: string;
-}
-export type Lock = PartLock | HandLock | NoteLock;
+/** What is a text of the coach's: the whole version by hand, a word above it, what stands before and after it. */
+export type LockedText = 'byHand' | 'note' | 'warmUp' | 'coolDown';
+export type TextLock = { [Key in LockedText]: { readonly [Only in Key]: string } }[LockedText];
+export type Lock = PartLock | TextLock;
 
 export const isPartLock = (lock: Lock): lock is PartLock => 'part' in lock;
 export const partLocks = (locks: readonly Lock[]): PartLock[] => locks.filter(isPartLock);
-export const byHandOf = (locks: readonly Lock[]): string | null => locks.reduce<string | null>((found, lock) => ('byHand' in lock ? lock.byHand : found), null);
-export const noteOf = (locks: readonly Lock[]): string | null => locks.reduce<string | null>((found, lock) => ('note' in lock ? lock.note : found), null);
-/** The same but for what was written by hand. */
-export const withByHand = (locks: readonly Lock[], byHand: string | null): Lock[] => [
-  ...locks.filter((lock) => !('byHand' in lock)),
-  ...(byHand === null ? [] : [{ byHand }]),
+/** The text a coach fixed; null where they left it to Gambito. */
+export const lockedText = (locks: readonly Lock[], key: LockedText): string | null =>
+  locks.reduce<string | null>((found, lock) => (key in lock ? (lock as Record<LockedText, string>)[key] : found), null);
+export const byHandOf = (locks: readonly Lock[]): string | null => lockedText(locks, 'byHand');
+export const noteOf = (locks: readonly Lock[]): string | null => lockedText(locks, 'note');
+/** The same but for one text. @param text null: it is lifted */
+export const withText = (locks: readonly Lock[], key: LockedText, text: string | null): Lock[] => [
+  ...locks.filter((lock) => !(key in lock)),
+  ...(text === null ? [] : [{ [key]: text } as unknown as TextLock]),
 ];
-/** The same but for what is said to the athlete; blank says nothing. */
-export const withNote = (locks: readonly Lock[], note: string): Lock[] => [
-  ...locks.filter((lock) => !('note' in lock)),
-  ...(note.trim() === '' ? [] : [{ note: note.trim() }]),
-];
+export const withByHand = (locks: readonly Lock[], byHand: string | null): Lock[] => withText(locks, 'byHand', byHand);
+/** Blank says nothing. */
+export const withNote = (locks: readonly Lock[], note: string): Lock[] => withText(locks, 'note', note.trim() || null);
 
 /** What a lock is of: of two of the same, one stands. */
-const placeOf = (lock: Lock): string => (isPartLock(lock) ? `${lock.part}.${lock.slot}${lock.scheme ? ' scheme' : ''}` : 'byHand' in lock ? 'by hand' : 'note');
+const placeOf = (lock: Lock): string => (isPartLock(lock) ? `${lock.part}.${lock.slot}${lock.scheme ? ' scheme' : ''}` : Object.keys(lock).join());
 /** whatever the order of their keys */
 const written = (lock: Lock): string => JSON.stringify(Object.entries(lock).sort(([a], [b]) => (a < b ? -1 : 1)));
 const isSame = (a: Lock, b: Lock): boolean => written(a) === written(b);

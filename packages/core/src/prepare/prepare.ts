@@ -1,13 +1,16 @@
 /** Before and after a version: the warm-up, movement standards, cautions, a cool-down for what was used. */
 import type { ClockPlan } from '../clock/plan-clock';
 import { violates } from '../limits/feasible';
+import { lockedText, type Lock } from '../adapt/lock';
 import type { Athlete } from '../athlete/athlete';
+import { barePlace, type Place } from '../kit/kit';
 import { movementOf, movements } from '../movements/catalogue';
 import { muscles, type Muscle } from '../movements/movement';
 import type { HouseRules } from '../rules/house-rules';
 import { slotsOfWorkout } from '../workout/walk';
 import type { Slot, Workout } from '../workout/workout';
-import { warmUpClock, warmUpFor } from './warm-up';
+import { warmUpFor, warmUpLimits, type WarmUpFor } from './warm-up';
+import { lengthOfSteps, readSteps, warmUpClock } from './warm-up-step';
 
 /** What counts as a rep of one movement. */
 export interface Standards {
@@ -22,6 +25,8 @@ export interface Standards {
 export interface Preparation {
   readonly warmUp: readonly string[];
   readonly warmUpClock: ClockPlan;
+  /** s it is expected to take, what is rested after it left out */
+  readonly warmUpSeconds: number;
   readonly coolDown: readonly string[];
   readonly standards: readonly Standards[];
   readonly cautions: readonly string[];
@@ -34,15 +39,38 @@ export const usualCautions: readonly string[] = [
 ];
 const improvised = 'Improvised kit: test table, chair, door bar and bag with a light pull before you trust them.';
 
+/** What a coach says of it; what is left out is made. */
+export interface PrepareOptions {
+  readonly place?: Place;
+  /** s the workout is expected to take: the warm-up has what the athlete's minutes leave */
+  readonly workoutSeconds?: number;
+  /** the coach's own ritual, a line a step */
+  readonly ritual?: string | null;
+  readonly locks?: readonly Lock[];
+}
+const roomFor = ({ timeAvailableSeconds }: Athlete, workoutSeconds: number): number | null =>
+  timeAvailableSeconds === null ? null : Math.max(timeAvailableSeconds - workoutSeconds, warmUpLimits.least / 2);
+/** How a warm-up is asked for. */
+export const warmUpAsked = (athlete: Athlete, rules: HouseRules, options: PrepareOptions = {}): WarmUpFor => ({
+  athlete,
+  place: options.place ?? athlete.places[0] ?? barePlace,
+  rules,
+  ritual: options.ritual?.trim() ? options.ritual.trim() : null,
+  written: lockedText(options.locks ?? [], 'warmUp'),
+  room: roomFor(athlete, options.workoutSeconds ?? 0),
+});
+
 /** @param workout a version: its slots carry the loads the ramp leads to */
-export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules: HouseRules): Preparation {
+export function prepare(workout: Pick<Workout, 'parts'>, athlete: Athlete, rules: HouseRules, options: PrepareOptions = {}): Preparation {
   const slots = slotsOfWorkout(workout).map((each) => each.value);
   const ids = [...new Set(slots.map((slot) => slot.movement))];
-  const steps = warmUpFor(slots, athlete, rules);
+  const steps = warmUpFor(workout, warmUpAsked(athlete, rules, options));
+  const after = lockedText(options.locks ?? [], 'coolDown');
   return {
     warmUp: steps.map(({ text }) => text),
     warmUpClock: warmUpClock(steps),
-    coolDown: coolDownFor(ids, athlete),
+    warmUpSeconds: lengthOfSteps(steps),
+    coolDown: after === null ? coolDownFor(ids, athlete) : readSteps(after).map(({ text }) => text),
     standards: standardsOf(slots),
     cautions: cautionsFor(ids),
   };

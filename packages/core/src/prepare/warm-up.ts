@@ -1,42 +1,58 @@
 /**
- * A warm-up that rehearses the version and ramps to its loads in 5–10 minutes: its steps, the lines that tell them, and the clock that plays them.
+ * A warm-up that rehearses the version and ramps to its loads in 5–10 minutes, as many as there are: its lines, by the coach's school or in the coach's own words.
  * The shapes are common practice (three short rounds; the workout in miniature; pump and drills; an own ritual), by house rule.
  */
 import type { Athlete } from '../athlete/athlete';
-import { bareCue, type ClockPlan, type Cue, type CueTick } from '../clock/plan-clock';
+import type { Place } from '../kit/kit';
 import { violates } from '../limits/feasible';
 import { movementOf } from '../movements/catalogue';
 import { plainName, wordsOf } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
 import { formatClock } from '../units/duration';
 import { formatMass } from '../units/mass';
-import type { Slot } from '../workout/workout';
+import { slotsOfPart } from '../workout/walk';
+import type { Part, Slot, Workout } from '../workout/workout';
+import { lengthOfSteps, readStep, readSteps, type WarmUpStep } from './warm-up-step';
 
-export interface WarmUpStep {
-  /** as it stands on the page */
-  readonly text: string;
-  /** over its sets; empty where the step is one line */
-  readonly name: string;
-  /** what is ticked off one after the other, each in its lines: rounds, or sets of a ramp; empty: the whole at once */
-  readonly sets: readonly (readonly string[])[];
-  /** s by the clock; null: the athlete ends it */
-  readonly seconds: number | null;
-  /** nothing is done in it */
-  readonly isRest: boolean;
-}
-const open = (text: string): WarmUpStep => ({ text, name: '', sets: [], seconds: null, isRest: false });
-const inSets = (text: string, name: string, sets: WarmUpStep['sets']): WarmUpStep => ({ ...open(text), name, sets });
-const timed = (seconds: number, what: string): WarmUpStep => ({ ...open(`${formatClock(seconds)} ${what}`), seconds });
-const off = (seconds: number, length = formatClock(seconds)): WarmUpStep => ({ ...open(`Then ${length} off`), seconds, isRest: true });
-const times = (count: number, lines: readonly string[]): WarmUpStep['sets'] => Array.from({ length: count }, () => lines);
-
-/** movements that are ramped up to, and that are rehearsed: more is a workout of its own (round figures) */
-const mostRamps = 2;
-const mostRehearsed = 3;
+/** s: no warm-up is shorter or longer, and what the minutes there are keep for it (common practice: five to ten, six with getting ready) */
+export const warmUpLimits = { least: 300, most: 600, kept: 360 } as const;
+/** s of an easy beginning that is put before a short warm-up */
+const longestLeadIn = 180;
+/** s a rest after the warm-up is shortened to at most */
+const shortestOff = 60;
 /** kg; a lighter bar is warmed up with as it is */
 const lightBarKg = 25;
 /** share of the load of the version on the way to it (common practice) */
 const halfway = 0.6;
+
+/** How much of it there is. */
+interface Size {
+  readonly rounds: number;
+  /** movements that are rehearsed, and that are ramped up to: more is a workout of its own (round figures) */
+  readonly rehearsed: number;
+  readonly ramps: number;
+}
+/** as one would have it, then what goes first where there are fewer minutes: rehearsals, rounds, and the ramps last */
+const sizes: readonly Size[] = [
+  { rounds: 3, rehearsed: 3, ramps: 2 },
+  { rounds: 3, rehearsed: 1, ramps: 2 },
+  { rounds: 2, rehearsed: 1, ramps: 2 },
+  { rounds: 1, rehearsed: 1, ramps: 2 },
+  { rounds: 1, rehearsed: 1, ramps: 1 },
+];
+
+/** Who warms up where, by which school, in how many minutes. */
+export interface WarmUpFor {
+  readonly athlete: Athlete;
+  readonly place: Place;
+  readonly rules: HouseRules;
+  /** the coach's own ritual, a line a step; null: none was written */
+  readonly ritual: string | null;
+  /** what the coach wrote for this athlete and workout; null: nothing, it is made */
+  readonly written: string | null;
+  /** s there are before the workout; null: nobody said */
+  readonly room: number | null;
+}
 
 /** The easier form of a movement that this athlete may do with nothing. */
 const easyOf = (id: string, athlete: Athlete): string =>
@@ -47,76 +63,105 @@ function easyBout(id: string, athlete: Athlete): string {
 }
 
 /** Sets up to the load of a slot; fixed implements have no half load, a bar has. */
-function rampOf(slot: Slot, { category, units }: Athlete): WarmUpStep[] {
+function rampOf(slot: Slot, { category, units }: Athlete): string[] {
   if (slot.load?.kind !== 'mass') return [];
   const kg = slot.load[category];
   const full = `3 at ${slot.load.count === 2 ? '2 × ' : ''}${formatMass(kg, units)}`;
   const isBar = movementOf(slot.movement).load?.implements[0] === 'barbell' && kg > lightBarKg;
-  const sets = isBar
-    ? ['5 with the empty bar', `5 at about ${formatMass(Math.round((kg * halfway) / 2.5) * 2.5, units)}`, full]
-    : ['5 without load or with something lighter', full];
-  return [
-    inSets(
-      `${plainName(slot)}: ${sets.join(isBar ? ', ' : ', then ')}`,
-      plainName(slot),
-      sets.map((set) => [set]),
-    ),
-  ];
+  const half = formatMass(Math.round((kg * halfway) / 2.5) * 2.5, units);
+  return [`${plainName(slot)}: ${isBar ? `5 with the empty bar, 5 at about ${half}, ${full}` : `5 without load or with something lighter, then ${full}`}`];
 }
-function rampsOf(slots: readonly Slot[], athlete: Athlete): WarmUpStep[] {
+function rampsOf(slots: readonly Slot[], athlete: Athlete): string[] {
   const loaded = slots.filter((slot) => slot.load?.kind === 'mass');
-  const once = loaded.filter((slot, index) => loaded.findIndex((each) => each.movement === slot.movement) === index);
-  return once.slice(0, mostRamps).flatMap((slot) => rampOf(slot, athlete));
+  return loaded.filter((slot, index) => loaded.findIndex((other) => other.movement === slot.movement) === index).flatMap((slot) => rampOf(slot, athlete));
 }
 
-/** What raises the pulse: the day's own engine, or on the spot as the athlete may. */
-function pulseFor(ids: readonly string[], { avoid }: Athlete): string {
+/** What raises the pulse: the day's own engine, or on the spot as the athlete and the neighbours may. */
+function pulseFor(ids: readonly string[], { avoid }: Athlete, { noise }: Place): string {
   if (ids.includes('run')) return 'easy jog';
   if (ids.includes('row')) return 'easy row';
-  return avoid.includes('jumping') || avoid.includes('high_impact') ? 'march on the spot' : 'jog on the spot';
+  return noise === 'quiet' || avoid.includes('jumping') || avoid.includes('high_impact') ? 'march on the spot' : 'jog on the spot';
 }
 const reachFor = ({ avoid }: Athlete): string =>
-  avoid.includes('wrists') || avoid.includes('inverted') ? 'lunge with reach, hands high' : 'walk-out to a plank and back';
+  avoid.includes('wrists') || avoid.includes('inverted') ? 'lunge with the hands high' : 'walk-out to a plank and back';
 
-/** @param slots of a version, in reading order: their loads are what the ramp leads to */
-export function warmUpFor(slots: readonly Slot[], athlete: Athlete, rules: HouseRules): WarmUpStep[] {
+/** What a version gives a warm-up to rehearse and to ramp to. */
+interface Material {
+  readonly pulse: string;
+  readonly reach: string;
+  readonly rehearsed: readonly string[];
+  readonly ramps: readonly string[];
+  readonly names: readonly string[];
+}
+function materialOf(slots: readonly Slot[], { athlete, place }: WarmUpFor): Material {
   const ids = [...new Set(slots.map((slot) => slot.movement))];
-  const pulse = pulseFor(ids, athlete);
-  const ramps = rampsOf(slots, athlete);
-  const rehearsed = ids.slice(0, mostRehearsed).map((id) => easyBout(id, athlete));
-  switch (rules.warmUp) {
-    case 'miniature': {
-      const names = [...new Set(slots.map(plainName))];
-      return [inSets(`One round at half the reps: ${names.join(', ')}`, 'One round at half the reps', [names]), ...ramps, off(300)];
-    }
+  return {
+    pulse: pulseFor(ids, athlete, place),
+    reach: reachFor(athlete),
+    // the pulse is raised with the engine already
+    rehearsed: ids.filter((id) => id !== 'run' && id !== 'row').map((id) => easyBout(id, athlete)),
+    ramps: rampsOf(slots, athlete),
+    names: [...new Set(slots.map(plainName))],
+  };
+}
+
+/** The lines of a school in one size. */
+function linesOf({ warmUp }: HouseRules, { pulse, reach, names, ...all }: Material, size: Size, ritual: string | null): string[] {
+  const [rehearsed, ramps] = [all.rehearsed.slice(0, size.rehearsed), all.ramps.slice(0, size.ramps)];
+  switch (warmUp) {
+    case 'miniature':
+      return [`One round at half the reps: ${names.join(', ')}`, ...ramps, 'Then 5:00 off'];
     case 'pump':
-      return [timed(120, pulse), ...rehearsed.map((line) => inSets(`2 easy sets of ${line}`, '2 easy sets', times(2, [line]))), ...ramps, off(480, '8–10 min')];
+      return [`2:00 ${pulse}`, ...rehearsed.map((line) => `2 easy sets of ${line}`), ...ramps, 'Then 8–10 min off'];
     case 'own':
-      return [open('Own ritual'), ...rehearsed.map((line) => open(`${line} for the movements of this version`)), ...ramps];
+      return [...(ritual ?? 'Own ritual').split('\n'), ...rehearsed.map((line) => `${line} for the movements of this version`), ...ramps];
     default: {
-      const round = [`30 s ${pulse}`, `3 ${reachFor(athlete)}`, rehearsed[0] ?? '5 air squats'];
-      return [inSets(`3 rounds: ${round.join(', ')}`, '3 rounds', times(3, round)), ...rehearsed.slice(1).map(open), ...ramps];
+      const round = [`30 s ${pulse}`, `3 ${reach}`, rehearsed[0] ?? '5 air squats'].join(', ');
+      return [size.rounds === 1 ? `1 round of ${round}` : `${size.rounds} rounds: ${round}`, ...rehearsed.slice(1), ...ramps];
     }
   }
 }
 
-function cueOf({ text, name, sets, seconds, isRest }: WarmUpStep, atSeconds: number): Cue {
-  const kind = isRest ? 'rest' : seconds === null ? 'open' : 'work';
-  const ticks = sets.length > 1 ? sets.map((lines, at): CueTick => ({ text: `${at + 1} of ${sets.length}`, lines })) : [];
-  const lines = isRest ? [] : sets.length > 0 ? [...new Set(sets.flat())] : [text];
-  return { ...bareCue, atSeconds, kind, text: isRest ? text : name, lengthSeconds: seconds, lines, ticks };
+/** An easy beginning where the rest is too short to be warm after it. */
+function withLeadIn(steps: readonly WarmUpStep[], pulse: string, room: number): WarmUpStep[] {
+  const missing = Math.min(warmUpLimits.least, room) - lengthOfSteps(steps);
+  const seconds = Math.min(longestLeadIn, Math.ceil(missing / 30) * 30);
+  if (seconds < 30) return [...steps];
+  const begun = steps[0]?.text.endsWith(pulse) ? steps[0].seconds : null;
+  return [readStep(`${formatClock(seconds + (begun ?? 0))} ${pulse}`), ...steps.slice(begun === null ? 0 : 1)];
+}
+/** The rest after it takes what is left of the minutes. */
+const withRestThatFits = (steps: readonly WarmUpStep[], room: number | null): WarmUpStep[] =>
+  steps.map((step) => {
+    if (!step.isRest || room === null || step.seconds === null) return step;
+    const left = Math.max(shortestOff, Math.floor((room - lengthOfSteps(steps)) / 30) * 30);
+    return left < step.seconds ? readStep(`Then ${formatClock(left)} off`) : step;
+  });
+
+const isWarmUp = ({ name }: Part): boolean => name !== null && /^w(?:arm)?[\s-]*u(?:p)?$/i.test(name.trim());
+
+/** What a coach wrote stands; where the workout has a warm-up of its own, only its loads are ramped up to. @param workout a version: its loads are what is ramped to */
+export function warmUpFor({ parts }: Pick<Workout, 'parts'>, asked: WarmUpFor): WarmUpStep[] {
+  if (asked.written !== null) return readSteps(asked.written);
+  const material = materialOf(
+    parts.filter((part) => !isWarmUp(part)).flatMap((part) => slotsOfPart(part)),
+    asked,
+  );
+  if (parts.some(isWarmUp)) return material.ramps.slice(0, sizes[0]!.ramps).map(readStep);
+  const room = Math.min(warmUpLimits.most, Math.max(asked.room ?? Infinity, warmUpLimits.least / 2));
+  const all = sizes.map((size) => linesOf(asked.rules, material, size, asked.ritual).map(readStep));
+  const steps = all.find((each) => lengthOfSteps(each) <= room) ?? all.at(-1)!;
+  // the coach's own words are not lengthened
+  return withRestThatFits(asked.rules.warmUp === 'own' && asked.ritual !== null ? steps : withLeadIn(steps, material.pulse, room), asked.room);
 }
 
-/** The warm-up as the clock plays it: what has a time runs down, the rest the athlete taps away. */
-export function warmUpClock(steps: readonly WarmUpStep[]): ClockPlan {
-  let at = 0;
-  const cues = steps.map((step): Cue => {
-    const cue = cueOf(step, at);
-    at += step.seconds ?? 0;
-    return cue;
-  });
-  return {
-    cues: [...cues, { ...bareCue, atSeconds: at, kind: 'end', text: 'Ready' }],
-    totalSeconds: steps.every(({ seconds }) => seconds !== null) ? at : null,
-  };
+/** Of what a coach wrote, what is not this version's alone: what may be kept as the own ritual. */
+export function ritualOf(written: string, workout: Pick<Workout, 'parts'>, asked: WarmUpFor): string {
+  const ofTheVersion = new Set(
+    warmUpFor(workout, { ...asked, rules: { ...asked.rules, warmUp: 'own' }, ritual: null, written: null, room: null }).map(({ text }) => text),
+  );
+  return readSteps(written)
+    .map(({ text }) => text)
+    .filter((text) => !ofTheVersion.has(text))
+    .join('\n');
 }

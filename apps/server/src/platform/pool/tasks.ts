@@ -60,8 +60,10 @@ interface BriefInput extends AthleteInput {
   readonly rules: HouseRules;
   readonly locks: readonly Lock[];
   readonly units: MassUnit;
+  /** lines of the coach's own warm-up */
+  readonly ritual?: string | null;
 }
-const brief = (input: BriefInput): MadeBrief => makeBrief(input.text, athleteOf(input), input.rules, input.locks, input.units);
+const brief = (input: BriefInput): MadeBrief => makeBrief(input.text, athleteOf(input), input);
 
 interface ScoreInput {
   readonly typed: string;

@@ -1,4 +1,5 @@
 /** The minutes there are: what goes first, and what is shortened, so that a version fits with its warm-up. */
+import { warmUpLimits } from '../../prepare/warm-up';
 import { formatClock } from '../../units/duration';
 import { wordsOf } from '../../notation/format-workout';
 import { slotsOfPart } from '../../workout/walk';
@@ -13,8 +14,6 @@ export interface Fitted {
   readonly leftOut: readonly string[];
 }
 
-/** s the warm-up takes of the time there is (common practice: five to six minutes, and getting ready) */
-const warmUpSeconds = 360;
 /** share of its length a part keeps at least before whole parts go (round figure) */
 const shortestShare = 0.5;
 
@@ -34,7 +33,7 @@ export function fitToTime(
 ): Fitted {
   const all = workout.parts.map((part, index) => ({ part, index, seconds: seconds[index]! }));
   const whole = (list: typeof all): number => list.reduce((sum, each) => sum + each.seconds, 0);
-  const budget = availableSeconds === null ? Infinity : Math.max(300, availableSeconds - warmUpSeconds);
+  const budget = availableSeconds === null ? Infinity : Math.max(300, availableSeconds - warmUpLimits.kept);
   let kept = all;
   const leftOut: string[] = [];
   const drop = (which: (part: Part) => boolean, why: string): void => {
