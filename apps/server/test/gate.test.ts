@@ -97,6 +97,7 @@ const matrix: readonly Row[] = [
   row('DELETE', '/athletes/:athlete/door', 'coach'),
   row('GET', '/proposals', 'coach'),
   row('PUT', '/proposals/:proposal', 'coach', () => ({ taken: true })),
+  row('GET', '/silent', 'coach'),
   row('GET', '/ritual', 'coach'),
   row('PUT', '/ritual', 'coach', () => ({ ritual: 'breathe' })),
   row('GET', '/discomforts', 'coach'),

@@ -80,7 +80,7 @@ export const me = {
   signedIn: true,
   setUp: true,
   demo: false,
-  coach: { id: 1, name: 'Maruvel', email: 'maruvel@lanterns.example', timeZone: 'UTC', units: 'kg', firstDay: 1, founder: true },
+  coach: { id: 1, name: 'Maruvel', email: 'maruvel@lanterns.example', timeZone: 'UTC', units: 'kg', firstDay: 1, logByHours: 36, founder: true },
 };
 
 /** @param route the pattern of the address, where the component reads it @param at the address */

@@ -291,5 +291,7 @@ export const athletePageSchema = z.object({
   felt: feltSchema.nullable(),
   /** the coach runs it for all on one clock now */
   together: z.boolean().default(false),
+  /** wall-clock time where the coach is by which a score is due; null: the workout has no day */
+  logBy: z.string().nullable().default(null),
 });
 export type AthletePage = z.infer<typeof athletePageSchema>;

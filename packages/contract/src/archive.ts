@@ -42,6 +42,7 @@ export const archiveLineSchema = z.union([
     }),
   }),
   z.object({ send: z.object({ ...of, by, originalText: text, versionText: text, brief: briefSchema, sentAt: z.iso.datetime(), hurt: hurtSchema }) }),
+  z.object({ figure: z.object({ athleteId: id, name: z.string().max(120), told: z.string().max(190), at: z.iso.datetime() }) }),
   z.object({
     score: z.object({
       ...of,

@@ -6,6 +6,13 @@ export const entryLines = (record: unknown): string[] =>
   typeof record === 'object' && record !== null && !Array.isArray(record)
     ? Object.entries(record).map(([key, value]) => `${key.replaceAll('_', ' ')}: ${text(value)}`)
     : [];
+/** Each figure of a file by its name: maxes, best sets, times, body mass. As they were typed. */
+export function figuresOf(file: Readonly<Record<string, unknown>>): Map<string, string> {
+  const mass = text(file['body_mass']).trim();
+  const lines = ['maxes', 'best_sets', 'times'].flatMap((key) => entryLines(file[key]));
+  const split = lines.map((line): [string, string] => [line.slice(0, line.indexOf(': ')), line.slice(line.indexOf(': ') + 2)]);
+  return new Map([...split, ...(mass === '' ? [] : [['body mass', mass] as [string, string]])]);
+}
 /** A list, or words between commas. */
 export const listedWords = (list: unknown): string[] =>
   (Array.isArray(list) ? list.map(text) : text(list).split(',')).map((word) => word.trim()).filter((word) => word !== '');

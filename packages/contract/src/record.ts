@@ -2,6 +2,7 @@
 import { patterns } from '@gambito/core';
 import { z } from 'zod';
 import { measuredSchema, ratingSchema } from './answers';
+import { feltSchema } from './today';
 
 /** a session that was scored */
 export const recordedSchema = z.object({
@@ -27,9 +28,19 @@ export const recordedSchema = z.object({
   counts: z.boolean(),
 });
 export type Recorded = z.infer<typeof recordedSchema>;
+const unscoredSchema = z.object({ workoutId: z.number(), title: z.string(), day: z.string() });
+export type Unscored = z.infer<typeof unscoredSchema>;
 export const recordSchema = z.object({
   sessions: z.array(recordedSchema),
-  /** what was sent and not scored, by its day */
-  missed: z.array(z.object({ workoutId: z.number(), title: z.string(), day: z.string() })),
+  /** what was sent and not scored, by its day: when it was due, and what is not due yet */
+  missed: z.array(unscoredSchema),
+  open: z.array(unscoredSchema),
+  /** what hurt, the newest first; `open`: it waits for the coach */
+  hurt: z.array(z.object({ title: z.string(), day: z.string(), felt: feltSchema, open: z.boolean() })),
+  /** figures that the file said otherwise before, each from the first told to what stands now; blank: it was taken out */
+  figures: z.array(z.object({ name: z.string(), told: z.array(z.object({ text: z.string(), at: z.string() })) })),
 });
+/** who has logged nothing of several sendings in a row that were due */
+export const silentSchema = z.object({ athleteId: z.number(), name: z.string(), missed: z.number(), since: z.string() });
+export type Silent = z.infer<typeof silentSchema>;
 export type PersonRecord = z.infer<typeof recordSchema>;

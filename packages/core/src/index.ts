@@ -69,6 +69,7 @@ export { feels, says, statementsIn, type Feel } from './stimulus/statements';
 export { hardLimits } from './adapt/slot/hard-limits';
 export {
   attendance,
+  silentFrom,
   patternVolumes,
   trainingWeeks,
   weekLimits,
@@ -78,7 +79,8 @@ export {
   type Session,
   type TrainingWeek,
 } from './record/training-weeks';
-export { addDays, daysBetween, weekOf } from './record/days';
+export { alikeGroups, alikeLimits, isAlike, type Work } from './record/alike';
+export { addDays, daysBetween, hoursAfter, weekOf } from './record/days';
 export { mostResults, weighEvidence, type Evidence, type Thought } from './record/evidence';
 export { heartRateBytes, readHeartRate, type HeartRate } from './devices/heart-rate';
 export { readRower, rowerBytes, type RowerData } from './devices/rower';

@@ -57,7 +57,11 @@ describe('the warm-up', () => {
   test('where the workout leaves few minutes, rehearsals go first, then rounds, the ramp last', () => {
     const within = (minutes: number) => prepared(withKit([], { time_available: `${minutes + 20} min` }), {}, text, { workoutSeconds: 1200 });
     expect(within(10).warmUp).toHaveLength(5);
-    expect(within(8).warmUp).toEqual([expect.stringMatching(/^3 rounds/), expect.stringMatching(/^front squat/), expect.stringMatching(/^dumbbell push press/)]);
+    expect(within(8).warmUp).toEqual([
+      expect.stringMatching(/^3 rounds/),
+      expect.stringMatching(/^front squat/),
+      expect.stringMatching(/^dumbbell push press/),
+    ]);
     expect(within(6).warmUp[0]).toMatch(/^1 round of/);
     for (const minutes of [6, 8, 10]) expect(within(minutes).warmUpSeconds).toBeLessThanOrEqual(minutes * 60);
     expect(within(2).warmUp.join()).toMatch(/front squat: 5 with the empty bar/);
@@ -131,7 +135,14 @@ describe('a warm-up of the coach’s own', () => {
   test('what was written for one athlete stands as it is, whatever the school, and is played', () => {
     const written = '4 min easy row\n\n 3 rounds: 20 s plank, 5 air squat \nclean: 3 at 40 kg, 2 at 50 kg\nbreathe\nrest is not a number\n2 min rest';
     const { warmUp, warmUpClock, coolDown } = prepared(withKit([]), {}, text, { locks: [{ warmUp: written }, { coolDown: 'walk home\n\n2:00 calf stretch' }] });
-    expect(warmUp).toEqual(['4 min easy row', '3 rounds: 20 s plank, 5 air squat', 'clean: 3 at 40 kg, 2 at 50 kg', 'breathe', 'rest is not a number', '2 min rest']);
+    expect(warmUp).toEqual([
+      '4 min easy row',
+      '3 rounds: 20 s plank, 5 air squat',
+      'clean: 3 at 40 kg, 2 at 50 kg',
+      'breathe',
+      'rest is not a number',
+      '2 min rest',
+    ]);
     expect(warmUpClock.cues.map(({ kind, lengthSeconds, ticks }) => [kind, lengthSeconds, ticks.length])).toEqual([
       ['work', 240, 0],
       ['open', null, 3],

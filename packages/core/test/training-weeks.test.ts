@@ -2,7 +2,19 @@
 import { describe, expect, test } from '@jest/globals';
 import { addDays as dateFnsAddDays, differenceInCalendarDays, formatISO, parseISO, startOfWeek } from 'date-fns';
 import fc from 'fast-check';
-import { addDays, attendance, daysBetween, patternVolumes, sessionLoad, trainingWeeks, weekLimits, weekOf, weekWarnings, type Session } from '../src/index';
+import {
+  addDays,
+  attendance,
+  daysBetween,
+  hoursAfter,
+  patternVolumes,
+  sessionLoad,
+  trainingWeeks,
+  weekLimits,
+  weekOf,
+  weekWarnings,
+  type Session,
+} from '../src/index';
 
 const today = '2026-11-28';
 const session = (daysAgo: number, change: Partial<Session> = {}): Session => ({
@@ -95,12 +107,18 @@ describe('what is to be looked at twice', () => {
 describe('kept and missed', () => {
   const days = (...kept: boolean[]) => kept.map((each, at) => ({ day: addDays(today, at - kept.length), kept: each }));
   test('a streak ends with a miss, and the longest is kept', () => {
-    expect(attendance(days(true, true, true, false, true, true), today)).toEqual({ kept: 5, missed: 1, streak: 2, longest: 3 });
-    expect(attendance(days(true, false), today)).toMatchObject({ streak: 0, longest: 1 });
-    expect(attendance([], today)).toEqual({ kept: 0, missed: 0, streak: 0, longest: 0 });
+    expect(attendance(days(true, true, true, false, true, true))).toEqual({ kept: 5, missed: 1, streak: 2, silent: 0, longest: 3 });
+    expect(attendance(days(true, false, false))).toMatchObject({ streak: 0, silent: 2, longest: 1 });
+    expect(attendance([])).toEqual({ kept: 0, missed: 0, streak: 0, silent: 0, longest: 0 });
   });
-  test('today’s is missed by nobody yet; done today, it counts', () => {
-    expect(attendance([{ day: today, kept: false }], today)).toMatchObject({ missed: 0 });
-    expect(attendance([...days(true), { day: today, kept: true }], today)).toMatchObject({ streak: 2 });
+  test('whatever the order they come in', () => {
+    const [first, ...rest] = days(false, true, true);
+    expect(attendance([...rest, first!])).toEqual(attendance([first!, ...rest]));
+  });
+  test('a score is due some hours after its day begins', () => {
+    expect(hoursAfter('2026-11-28', 21)).toBe('2026-11-28T21:00');
+    expect(hoursAfter('2026-11-28', 24)).toBe('2026-11-29T00:00');
+    expect(hoursAfter('2026-11-30', 36)).toBe('2026-12-01T12:00');
+    expect(hoursAfter('2026-12-28', 168)).toBe('2027-01-04T00:00');
   });
 });

@@ -48,9 +48,14 @@ function reading(database: Database): ArchiveStore['lines'] {
   async function* lines(coachId: number): AsyncGenerator<ArchiveLine> {
     const athletes = pages((after) => models.athletes.findAll({ where: kept(coachId, after), order, limit: page }));
     for await (const { id, file } of athletes) yield { athlete: { id, file } };
+    const ofPeople = { athleteId: ofKept(coachId).athleteId as never };
+    for await (const row of pages((after) => models.figures.findAll({ where: { ...ofPeople, id: { [Op.gt]: after } }, order, limit: page }))) {
+      const { athleteId, name, told, createdAt } = row;
+      yield { figure: { athleteId, name, told, at: createdAt.toISOString() } };
+    }
     const workouts = pages((after) => models.workouts.findAll({ where: kept(coachId, after), order, limit: page }));
     for await (const { id, title, text, day, tags, audience, changedBy: by } of workouts) {
-      const locks = await read(() => models.locks.findAll({ where: { workoutId: id, ...{ athleteId: ofKept(coachId).athleteId as never } } }));
+      const locks = await read(() => models.locks.findAll({ where: { workoutId: id, ...ofPeople } }));
       const decisions = locks.map((row) => ({
         athleteId: row.athleteId,
         by: row.changedBy,
@@ -100,6 +105,11 @@ function writing({ models }: Database, sends: SendStore, scores: ScoreStore): Pu
     const row = await models.athletes.create({ coachId, name: named || 'Athlete', file, revision: 1, deletedAt: null }, { transaction });
     numbers.athletes.set(id, row.id);
   };
+  const putFigure = async ({ figure: { athleteId, name, told, at } }: LineOf<'figure'>, numbers: Numbers, transaction: Transaction): Promise<void> => {
+    const here = numbers.athletes.get(athleteId);
+    if (here === undefined) throw new RangeError('of somebody who is not in it');
+    await models.figures.bulkCreate([{ athleteId: here, name, told, createdAt: new Date(at) }], { transaction });
+  };
   const putWorkout = async (coachId: number, { workout }: LineOf<'workout'>, numbers: Numbers, transaction: Transaction): Promise<void> => {
     const { id, decisions, audience, by: changedBy, ...rest } = workout;
     const here = (athleteId: number): number[] => [numbers.athletes.get(athleteId) ?? []].flat();
@@ -113,6 +123,7 @@ function writing({ models }: Database, sends: SendStore, scores: ScoreStore): Pu
     if ('athlete' in line) return putAthlete(coachId, line, numbers, transaction);
     if ('workout' in line) return putWorkout(coachId, line, numbers, transaction);
     if ('end' in line) return;
+    if ('figure' in line) return putFigure(line, numbers, transaction);
     const told = 'send' in line ? line.send : line.score;
     const [workoutId, athleteId] = [numbers.workouts.get(told.workoutId), numbers.athletes.get(told.athleteId)];
     if (workoutId === undefined || athleteId === undefined) throw new RangeError('of somebody or something that is not in it');

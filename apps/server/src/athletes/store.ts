@@ -1,5 +1,5 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
-import { groupsOf, type DeletedAthlete, type ListedResult, type StoredAthlete } from '@gambito/contract';
+import { figuresOf, groupsOf, type DeletedAthlete, type ListedResult, type StoredAthlete } from '@gambito/contract';
 import { mostResults, type ReadPast, type ReadResult } from '@gambito/core';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { setDeleted } from '../platform/bin';
@@ -159,25 +159,46 @@ function athleteReads(database: Database): Reads {
   };
 }
 
+/** figures that are noted of one change */
+const mostFigures = 200;
+/** What stood there before, and since when; null: somebody new. */
+type Before = { readonly file: unknown; readonly updatedAt?: Date } | null;
+/** What a file says otherwise of its figures than before, blank where it says nothing any more; with what it said first where nobody noted that. */
+async function noteFigures({ models }: Database, athleteId: number, before: Before, file: AthleteFile, transaction: Transaction): Promise<void> {
+  const [was, is] = [figuresOf((before?.file ?? {}) as AthleteFile), figuresOf(file)];
+  const changed = [...new Set([...was.keys(), ...is.keys()])].filter((name) => was.get(name) !== is.get(name)).slice(0, mostFigures);
+  if (changed.length === 0) return;
+  const noted = was.size === 0 ? [] : await models.figures.findAll({ where: { athleteId, name: changed }, attributes: ['name'], transaction });
+  const known = new Set(noted.map(({ name }) => name));
+  const first = changed.filter((name) => was.has(name) && !known.has(name));
+  const row = (name: string, told: string) => ({ athleteId, name: name.slice(0, 120), told: told.slice(0, 190) });
+  const rows = [
+    ...first.map((name) => ({ ...row(name, was.get(name)!), ...(before?.updatedAt ? { createdAt: before.updatedAt } : {}) })),
+    ...changed.map((name) => row(name, is.get(name) ?? '')),
+  ];
+  await models.figures.bulkCreate(rows, { transaction });
+}
+
 function athleteWrites(database: Database): Omit<AthleteStore, keyof Reads> {
   const { models, transact } = database;
-  const [show, find] = [showing(database), finding(database)];
+  const find = finding(database);
   /** @returns its number */
   const put = async (coachId: number, id: number | null, file: AthleteFile, revision: number, transaction: Transaction): Promise<number> => {
     const fresh = { name: nameOf(file), file: { ...file } };
-    if (id === null) return (await models.athletes.create({ coachId, ...fresh, revision: 1, deletedAt: null }, { transaction })).id;
+    if (id === null) {
+      const made = await models.athletes.create({ coachId, ...fresh, revision: 1, deletedAt: null }, { transaction });
+      await noteFigures(database, made.id, null, file, transaction);
+      return made.id;
+    }
+    const before = await models.athletes.findOne({ where: { id, coachId }, attributes: ['file', 'updatedAt'], transaction });
     const [saved] = await models.athletes.update({ ...fresh, revision: revision + 1 }, { where: { id, coachId, deletedAt: null, revision }, transaction });
     if (saved === 0)
       throw new Problem((await models.athletes.count({ where: { id, coachId, deletedAt: null }, transaction })) > 0 ? 'changed_elsewhere' : 'not_found');
+    await noteFigures(database, id, before, file, transaction);
     return id;
   };
   return {
-    create: async (coachId, file) => {
-      const row = await transact((transaction) =>
-        models.athletes.create({ coachId, name: nameOf(file), file: { ...file }, revision: 1, deletedAt: null }, { transaction }),
-      );
-      return (await show([row]))[0]!;
-    },
+    create: async (coachId, file) => find(coachId, await transact((transaction) => put(coachId, null, file, 0, transaction))),
     saveMany: (coachId, files) =>
       transact(async (transaction) => {
         const ids: number[] = [];
@@ -186,11 +207,11 @@ function athleteWrites(database: Database): Omit<AthleteStore, keyof Reads> {
       }),
     save: async (coachId, id, file, revision) => {
       // the database decides who was first
-      const change = { name: nameOf(file), file: { ...file }, revision: revision + 1 };
-      const [saved] = await transact((transaction) => models.athletes.update(change, { where: { id, coachId, deletedAt: null, revision }, transaction }));
-      const current = await find(coachId, id);
-      if (saved === 0) throw new Problem('changed_elsewhere', null, { current });
-      return current;
+      await transact((transaction) => put(coachId, id, file, revision, transaction)).catch(async (error: unknown) => {
+        if (error instanceof Problem && error.code === 'changed_elsewhere') throw new Problem('changed_elsewhere', null, { current: await find(coachId, id) });
+        throw error;
+      });
+      return find(coachId, id);
     },
     setDeleted: (coachId, id, at) => setDeleted(database, models.athletes, coachId, id, at),
   };

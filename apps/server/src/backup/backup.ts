@@ -15,6 +15,7 @@ import type { Config } from '../platform/config';
 const tables = [
   'coaches',
   'athletes',
+  'figures',
   'workouts',
   'workout_revisions',
   'locks',

@@ -31,10 +31,12 @@ import { makeBrief, type MadeBrief } from '../sends/brief';
 import { sendStore } from '../sends/store';
 import { demoEmail } from './demo-coach';
 import { lanternPeople } from './lantern-people';
+import { lanternDiscomforts, lanternFigures, lanternSilent } from './lantern-said';
 import { lanternWorkouts } from './lantern-workouts';
 
 const demoZone = 'Atlantic/Azores';
 const dayMs = 24 * 3600 * 1000;
+const indexOf = (name: string): number => lanternPeople.findIndex((file) => file['name'] === name);
 /** how many of ten log a score */
 const logged = 0.8;
 
@@ -58,7 +60,8 @@ function scoreOf(version: Workout, athlete: Athlete, fitness: number): string | 
 
 interface SeededScore {
   readonly person: number;
-  readonly score: string;
+  /** null: it was sent, and nothing came back */
+  readonly score: string | null;
   /** how hard it was said to be; some never say */
   readonly rating: number | null;
   readonly made: MadeBrief;
@@ -73,13 +76,15 @@ interface SeededWorkout {
 }
 
 /** Everybody's scores in one workout, drawn by the same dice on every machine. */
-function scoresFor(text: string, today: string, dice: Dice): SeededScore[] {
+function scoresFor(text: string, today: string, daysAgo: number, dice: Dice): SeededScore[] {
   return lanternPeople.flatMap((file, person): SeededScore[] => {
-    if (dice.chance() > logged) return [];
+    const isLogged = dice.chance() <= logged;
     const { athlete } = readAthlete(file, today);
     const made = makeBrief(text, athlete, { rules: defaultRules });
+    if (!isLogged) return [{ person, score: null, rating: null, made }];
     const score = scoreOf(parseWorkout(made.versionText).workout, athlete, dice.talents[person]! * Math.exp(0.035 * dice.normal()));
-    return score ? [{ person, score, rating: dice.rating(), made }] : [];
+    const isSilent = file['name'] === lanternSilent.athlete && daysAgo <= lanternSilent.days;
+    return score ? [{ person, score: isSilent ? null : score, rating: dice.rating(), made }] : [];
   });
 }
 interface Dice {
@@ -107,7 +112,7 @@ async function makeHistory(today: string, workouts: typeof lanternWorkouts, say:
     const title = workout.title ?? 'Untitled';
     if (daysAgo > 0) say(`  ${title}`);
     const day = new Date(Date.parse(`${today}T12:00:00Z`) - daysAgo * dayMs);
-    history.push({ text, title, tags: [...tags], facts: factsOf(workout), day, scores: daysAgo > 0 ? scoresFor(text, today, dice) : [] });
+    history.push({ text, title, tags: [...tags], facts: factsOf(workout), day, scores: daysAgo > 0 ? scoresFor(text, today, daysAgo, dice) : [] });
     // signs of life go out between two workouts
     await new Promise((resolve) => setImmediate(resolve));
   }
@@ -130,7 +135,7 @@ async function writeScores(
   for (const { person, score, rating, made } of scores) {
     const who = { workoutId, athleteId: athleteIds[person]!, originalText: text };
     await sends.send({ ...who, made }, new Date(day.getTime() - dayMs / 2), transaction);
-    await logged.save({ ...who, coachId, score, note: '', versionText: made.versionText, enteredBy: 'athlete', rating }, day, transaction);
+    if (score !== null) await logged.save({ ...who, coachId, score, note: '', versionText: made.versionText, enteredBy: 'athlete', rating }, day, transaction);
   }
 }
 
@@ -160,6 +165,16 @@ async function seed(database: Database, now: Date, workouts: typeof lanternWorko
         { transaction },
       );
       await writeScores(database, { coachId, workoutId: row.id, athleteIds }, workout, transaction);
+      for (const { athlete, title: of, felt } of lanternDiscomforts)
+        if (of === title) await sendStore(database).setFelt(row.id, athleteIds[indexOf(athlete)]!, felt, coachId, day, transaction);
     }
+    await models.figures.bulkCreate(
+      lanternFigures.map(({ athlete, daysAgo, ...figure }) => ({
+        ...figure,
+        athleteId: athleteIds[indexOf(athlete)]!,
+        createdAt: new Date(now.getTime() - daysAgo * dayMs),
+      })),
+      { transaction },
+    );
   });
 }

@@ -9,6 +9,13 @@ function calendarOf(timeZone: string): Intl.DateTimeFormat {
   calendars.set(timeZone, calendar);
   return calendar;
 }
+const clocks = new LRUCache<string, Intl.DateTimeFormat>({ max: 100 });
+/** The day and the time of day it is where the coach is, as 2026-11-28T21:05. */
+export function wallClockIn(timeZone: string, now: Date): string {
+  const clock = clocks.get(timeZone) ?? new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  clocks.set(timeZone, clock);
+  return `${todayIn(timeZone, now)}T${clock.format(now)}`;
+}
 /** The day it is where the coach is, as YYYY-MM-DD. */
 export const todayIn = (timeZone: string, now: Date): string => calendarOf(timeZone).format(now);
 

@@ -9,6 +9,7 @@ import type {
   CoachRow,
   DeliveryRow,
   DoorRow,
+  FigureRow,
   InvitationRow,
   JobItemRow,
   JobRow,
@@ -39,6 +40,7 @@ export interface Models {
   readonly classClocks: ModelStatic<ClassClockRow>;
   readonly classRuns: ModelStatic<ClassRunRow>;
   readonly athletes: ModelStatic<AthleteRow>;
+  readonly figures: ModelStatic<FigureRow>;
   readonly workouts: ModelStatic<WorkoutRow>;
   readonly revisions: ModelStatic<RevisionRow>;
   readonly locks: ModelStatic<LockRow>;
@@ -212,6 +214,7 @@ const columns = {
     leasedBy: { type: DataTypes.STRING(40), allowNull: true },
     leasedUntil: maybe(),
   },
+  figures: { id: id(), athleteId: number(), name: string(120), told: string(190), createdAt: moment() },
   tallies: { name: named(100), count: number(), resetsAt: moment() },
   leases: { name: named(60), owner: string(60), heldUntil: moment() },
 };
@@ -235,6 +238,7 @@ export function defineModels(sequelize: Sequelize): Models {
     classClocks: sequelize.define<ClassClockRow>('class_clocks', ownOf(columns.classClocks)),
     classRuns: sequelize.define<ClassRunRow>('class_runs', ownOf(columns.classRuns)),
     athletes: sequelize.define<AthleteRow>('athletes', ownOf(columns.athletes)),
+    figures: sequelize.define<FigureRow>('figures', ownOf(columns.figures)),
     workouts: sequelize.define<WorkoutRow>('workouts', ownOf(columns.workouts)),
     revisions: sequelize.define<RevisionRow>('workout_revisions', ownOf(columns.revisions)),
     locks: sequelize.define<LockRow>('locks', ownOf(columns.locks)),

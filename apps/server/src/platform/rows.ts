@@ -206,6 +206,14 @@ export interface DoorRow extends Row<DoorRow> {
   openedAt: Date | null;
 }
 /** What an athlete would have otherwise in their file. */
+/** What a file said of one figure from then on; blank: it went. */
+export interface FigureRow extends Row<FigureRow> {
+  id: CreationOptional<number>;
+  athleteId: number;
+  name: string;
+  told: string;
+  createdAt: CreationOptional<Date>;
+}
 export interface ProposalRow extends Row<ProposalRow> {
   id: CreationOptional<number>;
   coachId: number;

@@ -22,6 +22,8 @@ export interface OpenLink {
   /** of the workout as it stands; null where it was deleted */
   readonly workout: { readonly text: string; readonly day: string | null } | null;
   readonly athleteDeleted: boolean;
+  /** h after midnight of its day at which a score is due */
+  readonly logByHours: number;
   /** as it stands */
   readonly athleteFile: Readonly<Record<string, unknown>>;
   /** asked for on the day, in words; the version and the page are those made for it */
@@ -112,11 +114,12 @@ interface LinkRow {
   readonly today: unknown;
   readonly felt: unknown;
   readonly together: 0 | 1;
+  readonly logByHours: number;
 }
 const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.athlete_id AS athleteId, s.original_text AS originalText, s.version_text AS versionText,
-    s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted, a.file AS athleteFile,
+    s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted, a.file AS athleteFile, d.log_by_hours AS logByHours,
     (k.workout_id IS NOT NULL AND k.ended_at IS NULL) AS together
-  FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id LEFT JOIN class_clocks k ON k.workout_id = s.workout_id WHERE s.token = :token`;
+  FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id JOIN coaches d ON d.id = w.coach_id LEFT JOIN class_clocks k ON k.workout_id = s.workout_id WHERE s.token = :token`;
 
 type Reads = Pick<SendStore, 'list' | 'versionFor' | 'lengths' | 'expected' | 'open'>;
 function sendReads({ sequelize, models, read }: Database): Reads {

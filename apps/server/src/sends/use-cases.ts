@@ -1,6 +1,6 @@
 /** Sending versions, and what a link opens. */
 import type { AthletePage, StoredSend, TodayAsked } from '@gambito/contract';
-import { withByHand, type Lock } from '@gambito/core';
+import { hoursAfter, withByHand, type Lock } from '@gambito/core';
 import { athleteInput } from '../athletes/use-cases';
 import type { Coach } from '../auth/store';
 import { Problem } from '../platform/errors';
@@ -76,7 +76,20 @@ export async function athletePage(services: Services, link: OpenLink): Promise<A
   const score = await services.scores.latest(link.workoutId, link.athleteId);
   const { brief, originalText, versionText, sentAt, workout, today, felt, together } = link;
   const changed = workout !== null && workout.text !== originalText;
-  return { brief, originalText, versionText, sentAt: sentAt.toISOString(), changed, score, places: placesOfFile(link.athleteFile), today, felt, together };
+  const logBy = workout?.day ? hoursAfter(workout.day, link.logByHours) : null;
+  return {
+    brief,
+    originalText,
+    versionText,
+    sentAt: sentAt.toISOString(),
+    changed,
+    score,
+    places: placesOfFile(link.athleteFile),
+    today,
+    felt,
+    together,
+    logBy,
+  };
 }
 
 /** A version for what is there today, kept beside the one that was sent and told to the coach. @param asked null: back to the one that was sent */

@@ -112,12 +112,17 @@ function Rating({ rating, choose }: { rating: number | null; choose: (rating: nu
   );
 }
 
+const dueAs = { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: 'UTC' } as const;
+/** A wall-clock time where the coach is: `Sun 29 Nov, 12:00`. */
+const dueWords = (wall: string): string => new Intl.DateTimeFormat('en-GB', dueAs).format(new Date(`${wall}:00Z`));
+
 export function ScoreForm({ token, page }: { token: string; page: AthletePage }) {
   const form = useScoreForm(token, page);
   return (
     <form onSubmit={form.submit} className="no-print my-3 border-l-4 border-amber pl-3" aria-label="Your score">
       <h2 className="text-lg">Your score</h2>
       {page.score && <p className="text-sm text-good">Logged: {page.score.score}</p>}
+      {!page.score && page.logBy && <p className="text-sm text-soft">Log it by {dueWords(page.logBy)}.</p>}
       {form.waiting && (
         <p role="status" className="text-sm text-amber-ink">
           {form.waiting.score} waits here and goes out by itself when the network is back.

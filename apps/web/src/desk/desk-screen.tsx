@@ -7,6 +7,7 @@ import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
 import { DiscomfortList } from './discomfort-list';
 import { ProposedList } from './proposed-list';
+import { SilentList } from './silent-list';
 import { TodayWorkout } from './today-workout';
 import { useNewWorkout } from './use-new-workout';
 import { WorkoutList } from './workout-list';
@@ -70,6 +71,7 @@ export function DeskScreen() {
         </div>
         <aside className="flex flex-col gap-6">
           <ProposedList />
+          <SilentList />
           <WorkoutList title="Coming" workouts={coming} empty="Nothing planned yet." />
           <WorkoutList title="Done lately" workouts={recent} empty="Nothing in the last two months." to="board" />
           {undated.length > 0 && <WorkoutList title="Without a day" workouts={undated} empty="" state={false} />}

@@ -33,10 +33,18 @@ export function Calendar({ record, today, firstDay, weeks }: { record: PersonRec
   );
 }
 
-function Square({ day, done, missed, ahead }: CalendarDay) {
-  const words = [...done, ...missed.map((title) => `missed: ${title}`)].join(', ');
+function Square({ day, done, missed, open, ahead }: CalendarDay) {
+  const words = [...done, ...missed.map((title) => `missed: ${title}`), ...open.map((title) => `not due yet: ${title}`)].join(', ');
   const look =
-    done.length > 0 ? 'bg-ink border-ink' : missed.length > 0 ? 'border-2 border-amber' : ahead ? 'border-transparent' : 'bg-wash border-transparent';
+    done.length > 0
+      ? 'bg-ink border-ink'
+      : missed.length > 0
+        ? 'border-2 border-amber'
+        : open.length > 0
+          ? 'border-dashed border-ink'
+          : ahead
+            ? 'border-transparent'
+            : 'bg-wash border-transparent';
   return (
     <span className={`block h-5 w-7 rounded border ${look}`} title={words === '' ? day : `${day}: ${words}`}>
       {words !== '' && <span className="sr-only">{words}</span>}

@@ -10,8 +10,8 @@ import { measuredWords } from '../scores/measured-words';
 import { shortDay } from '../shell/days';
 import { Button } from '../ui/button';
 import { core } from '../workers/core-client';
-
-const signed = (percent: number): string => `${percent > 0 ? '+' : ''}${Math.round(percent)} %`;
+import { shownOver, signed } from './sessions';
+import { ShownChart } from './shown-chart';
 
 export function ModelCard({ record, stored, today }: { record: PersonRecord; stored: StoredAthlete; today: string }) {
   const { data: known } = useQuery({
@@ -35,6 +35,7 @@ export function ModelCard({ record, stored, today }: { record: PersonRecord; sto
         , give or take {Math.round(open)} %. The newest eight that count are weighed; one that is far off counts less. Refuse one that was not meant seriously,
         and versions and conversions are made without it.
       </p>
+      <ShownChart shown={shownOver(record)} />
       <table className="w-full text-sm">
         <thead>
           <tr className="border-b-2 border-ink text-left">

@@ -9,9 +9,10 @@ import { todayIn } from '../shell/days';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
+import { Again } from './again';
 import { Calendar } from './calendar';
 import { ModelCard } from './model-card';
-import { plannedOf, repeatsOf, sessionsOf, type Repeat } from './sessions';
+import { plannedOf, sessionsOf } from './sessions';
 import { Weeks } from './weeks';
 
 /** ms after which is looked again while scores are being read */
@@ -49,7 +50,7 @@ export function RecordScreen() {
         </>
       }
     >
-      {record.sessions.length === 0 && record.missed.length === 0 ? (
+      {record.sessions.length + record.missed.length + record.open.length === 0 ? (
         <Empty title="Nothing yet">
           <p>What is sent to {stored.name} and scored stands here, week by week.</p>
         </Empty>
@@ -67,12 +68,13 @@ function Kept({ record, today, firstDay }: { record: PersonRecord; today: string
   const sessions = sessionsOf(record);
   const weeks = trainingWeeks(sessions, today, firstDay, shown);
   const warnings = weekWarnings(sessions, weeks, today, wordsOf);
-  const { kept, missed, streak, longest } = attendance(plannedOf(record), today);
+  const { kept, missed, streak, silent, longest } = attendance(plannedOf(record));
   return (
     <div>
       <h2 className="text-lg">Kept and missed</h2>
       <p className="mb-2 text-sm">
         {kept} kept, {missed} missed{streak > 1 && `, ${streak} in a row now`}
+        {silent > 1 && `, ${silent} in a row without a score`}
         {longest > streak && longest > 1 && `, ${longest} at best`}.
       </p>
       <Calendar record={record} today={today} firstDay={firstDay} weeks={shown} />
@@ -84,24 +86,7 @@ function Kept({ record, today, firstDay }: { record: PersonRecord; today: string
         </ul>
       )}
       <Weeks weeks={weeks} />
-      <Repeats repeats={repeatsOf(record)} />
+      <Again record={record} />
     </div>
-  );
-}
-
-function Repeats({ repeats }: { repeats: readonly Repeat[] }) {
-  if (repeats.length === 0) return null;
-  return (
-    <section aria-label="Done more than once" className="mt-5">
-      <h2 className="text-lg">Done more than once</h2>
-      <ul className="divide-y divide-line border-y border-line text-sm">
-        {repeats.map(({ title, scores }) => (
-          <li key={title} className="flex justify-between gap-3 py-1">
-            <span className="font-medium">{title}</span>
-            <span>{scores.map(({ score, day }) => `${score} (${day})`).join(' → ')}</span>
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { PersonRecord, Recorded } from '@gambito/contract';
 import { weighEvidence } from '@gambito/core';
-import { calendarOf, plannedOf, repeatsOf } from './sessions';
+import { alikeOf, calendarOf, plannedOf, repeatsOf, shownOver, signed } from './sessions';
 
 const recorded = (scoreId: number, change: Partial<Recorded> = {}): Recorded => ({
   scoreId,
@@ -21,7 +21,7 @@ const recorded = (scoreId: number, change: Partial<Recorded> = {}): Recorded => 
   counts: true,
   ...change,
 });
-const record = (sessions: Recorded[], missed: PersonRecord['missed'] = []): PersonRecord => ({ sessions, missed });
+const record = (sessions: Recorded[], missed: PersonRecord['missed'] = []): PersonRecord => ({ sessions, missed, open: [], hurt: [], figures: [] });
 
 describe('what results taught', () => {
   test('each counted score moves it, a refused one does not, and without it the others say what they said', () => {
@@ -47,13 +47,10 @@ describe('what results taught', () => {
 
 describe('the days', () => {
   const rows = calendarOf(
-    record(
-      [recorded(3)],
-      [
-        { workoutId: 9, title: 'Ebb', day: '2026-11-24' },
-        { workoutId: 8, title: 'Flow', day: '2026-11-28' },
-      ],
-    ),
+    {
+      ...record([recorded(3)], [{ workoutId: 9, title: 'Ebb', day: '2026-11-24' }]),
+      open: [{ workoutId: 8, title: 'Flow', day: '2026-11-28' }],
+    },
     '2026-11-28',
     1,
     2,
@@ -70,6 +67,7 @@ describe('the days', () => {
     expect(on('2026-11-25').done).toEqual(['Workout 3']);
     expect(on('2026-11-24').missed).toEqual(['Ebb']);
     expect(on('2026-11-28').missed).toEqual([]);
+    expect(on('2026-11-28').open).toEqual(['Flow']);
   });
   test('count as planned once each', () => expect(plannedOf(record([recorded(3)], [{ workoutId: 9, title: 'Ebb', day: '2026-11-24' }]))).toHaveLength(2));
 });
@@ -79,4 +77,29 @@ test('what was done more than once stands together, the oldest first', () => {
   expect(repeatsOf(record([again, recorded(5), recorded(9, { title: 'Squall', score: '8:40' })]))).toEqual([
     { title: 'Squall', scores: [expect.objectContaining({ score: '8:40' }), again] },
   ]);
+});
+
+describe('what scores show', () => {
+  const alike = { seconds: 480, reps: { squat: 90, hinge: 60 } };
+  test('alike work under two names stands together, the oldest first; of one name alone it does not, nor what shows nothing', () => {
+    const [tide, ebb] = [recorded(1, { title: 'Tide', ...alike }), recorded(4, { title: 'Ebb', ...alike })];
+    expect(alikeOf(record([tide, ebb])).map((group) => group.map(({ title }) => title))).toEqual([['Ebb', 'Tide']]);
+    expect(alikeOf(record([tide, { ...ebb, title: 'Tide' }]))).toEqual([]);
+    expect(alikeOf(record([tide, { ...ebb, fitness: null }]))).toEqual([]);
+  });
+  test('over time, with how unsure each is; what is refused or shows nothing is left out', () => {
+    const shown = shownOver(
+      record([recorded(1), recorded(2, { counts: false }), recorded(3, { fitness: null }), recorded(4, { fitness: { log: 0, spread: 0.2 } })]),
+    );
+    expect(shown.map(({ title }) => title)).toEqual(['Workout 4', 'Workout 1']);
+    expect(shown[0]!.percent).toBe(0);
+    expect(shown[0]!.spread[0]).toBeCloseTo(100 * (1 - Math.exp(-0.2)), 6);
+    expect(shown[0]!.spread[1]).toBeCloseTo(100 * (Math.exp(0.2) - 1), 6);
+  });
+  test.each([
+    [3.4, '+3 %'],
+    [0.3, '0 %'],
+    [-0.3, '0 %'],
+    [-2.6, '-3 %'],
+  ])('%d is told as %s', (percent, words) => expect(signed(percent)).toBe(words));
 });

@@ -1,6 +1,6 @@
 /** A person's record as its parts are drawn: sessions, calendar, repeats. Pure. */
 import type { PersonRecord, Recorded } from '@gambito/contract';
-import { addDays, weekOf, type Session } from '@gambito/core';
+import { addDays, alikeGroups, weekOf, type Session } from '@gambito/core';
 
 export const sessionsOf = ({ sessions }: PersonRecord): Session[] =>
   sessions.map(({ day, rating, seconds, reps, movements }) => ({ day, rating, seconds, reps, movements }));
@@ -9,6 +9,8 @@ export interface CalendarDay {
   readonly day: string;
   readonly done: readonly string[];
   readonly missed: readonly string[];
+  /** sent and not due yet */
+  readonly open: readonly string[];
   readonly ahead: boolean;
 }
 /** Whole weeks up to today's, a row each. */
@@ -19,7 +21,7 @@ export function calendarOf(record: PersonRecord, today: string, firstDay: number
       const day = addDays(first, 7 * week + at);
       const titles = (rows: readonly { readonly day: string; readonly title: string }[]): string[] =>
         rows.filter((row) => row.day === day).map(({ title }) => title);
-      return { day, done: titles(record.sessions), missed: day < today ? titles(record.missed) : [], ahead: day > today };
+      return { day, done: titles(record.sessions), missed: titles(record.missed), open: titles(record.open), ahead: day > today };
     }),
   );
 }
@@ -34,9 +36,34 @@ export interface Repeat {
   /** the oldest first */
   readonly scores: readonly Recorded[];
 }
+const oldestFirst = ({ sessions }: PersonRecord): Recorded[] => [...sessions].reverse();
 /** Workouts that were done more than once, by their name. */
-export function repeatsOf({ sessions }: PersonRecord): Repeat[] {
+export function repeatsOf(record: PersonRecord): Repeat[] {
   const byTitle = new Map<string, Recorded[]>();
-  for (const session of [...sessions].reverse()) byTitle.set(session.title, [...(byTitle.get(session.title) ?? []), session]);
+  for (const session of oldestFirst(record)) byTitle.set(session.title, [...(byTitle.get(session.title) ?? []), session]);
   return [...byTitle].filter(([, scores]) => scores.length > 1).map(([title, scores]) => ({ title, scores }));
 }
+/** Alike work under several names, the oldest first: scores of it cannot be held against each other, what they show can. */
+export const alikeOf = (record: PersonRecord): Recorded[][] =>
+  alikeGroups(oldestFirst(record).filter(({ fitness }) => fitness !== null)).filter((group) => new Set(group.map(({ title }) => title)).size > 1);
+
+/** `+3 %`, `0 %` */
+export const signed = (percent: number): string => `${Math.round(percent) > 0 ? '+' : ''}${Math.round(percent) + 0} %`;
+/** % of the fitness that the file says. */
+export const percentOf = (log: number): number => 100 * (Math.exp(log) - 1);
+export interface Shown {
+  readonly at: number;
+  readonly percent: number;
+  /** below and above it, % */
+  readonly spread: readonly [number, number];
+  readonly title: string;
+  readonly score: string;
+}
+/** What each score shows of a person, with how unsure it is, the oldest first. */
+export const shownOver = (record: PersonRecord): Shown[] =>
+  oldestFirst(record).flatMap(({ fitness, counts, day, title, score }) => {
+    if (!fitness || !counts) return [];
+    const percent = percentOf(fitness.log);
+    const spread = [percent - percentOf(fitness.log - fitness.spread), percentOf(fitness.log + fitness.spread) - percent] as const;
+    return [{ at: Date.parse(day), percent, spread, title, score }];
+  });

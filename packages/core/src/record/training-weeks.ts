@@ -136,19 +136,22 @@ function newMovements(sessions: readonly Session[], from: string, today: string)
 export interface Attendance {
   readonly kept: number;
   readonly missed: number;
-  /** days in a row, up to now, that were kept */
+  /** in a row, up to now, that were kept, or of which none was */
   readonly streak: number;
+  readonly silent: number;
   readonly longest: number;
 }
-/** @param planned days that were sent, each with whether something was logged for it; a day that is not over yet is missed by nobody */
-export function attendance(planned: readonly { readonly day: string; readonly kept: boolean }[], today: string): Attendance {
-  const due = [...planned].filter(({ day, kept }) => kept || day < today).sort((a, b) => (a.day < b.day ? -1 : 1));
-  let streak = 0;
-  let longest = 0;
+/** @param planned what was sent and is due, each with whether something was logged for it */
+export function attendance(planned: readonly { readonly day: string; readonly kept: boolean }[]): Attendance {
+  const due = [...planned].sort((a, b) => (a.day < b.day ? -1 : 1));
+  let [streak, silent, longest] = [0, 0, 0];
   for (const { kept } of due) {
     streak = kept ? streak + 1 : 0;
+    silent = kept ? 0 : silent + 1;
     longest = Math.max(longest, streak);
   }
   const kept = due.filter((each) => each.kept).length;
-  return { kept, missed: due.length - kept, streak, longest };
+  return { kept, missed: due.length - kept, streak, silent, longest };
 }
+/** sendings in a row without a score from which a coach is told (round figure) */
+export const silentFrom = 3;

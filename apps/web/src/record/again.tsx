@@ -1,0 +1,54 @@
+/** What came back: the same workout, alike work under other names, figures that were told otherwise before, and what hurt. */
+import { feltSentence, type PersonRecord, type Recorded } from '@gambito/contract';
+import type { ReactNode } from 'react';
+import { shortDay } from '../shell/days';
+import { alikeOf, percentOf, repeatsOf, signed } from './sessions';
+
+const shows = ({ fitness }: Recorded): string =>
+  fitness ? ` shows ${signed(percentOf(fitness.log))} ± ${Math.round((percentOf(fitness.spread) - percentOf(-fitness.spread)) / 2)}` : '';
+
+export function Again({ record }: { record: PersonRecord }) {
+  return (
+    <>
+      <Lines
+        title="Done more than once"
+        rows={repeatsOf(record).map(({ title, scores }) => [title, scores.map((each) => `${each.score} (${shortDay(each.day)})`).join(' → ')])}
+      />
+      <Lines
+        title="Alike work"
+        hint="About as long, as dense, and of the same patterns: what the scores show of this person beside the file."
+        rows={alikeOf(record).map((group) => [
+          [...new Set(group.map(({ title }) => title))].join(', '),
+          group.map((each) => `${shortDay(each.day)} ${each.score}${shows(each)}`).join(' → '),
+        ])}
+      />
+      <Lines
+        title="Figures over time"
+        rows={record.figures.map(({ name, told }) => [name, told.map(({ text, at }) => `${text === '' ? 'taken out' : text} (${shortDay(at)})`).join(' → ')])}
+      />
+      <Lines
+        title="What hurt"
+        rows={record.hurt.map(({ title, day, felt, open }) => [`${title}, ${shortDay(day)}`, `${feltSentence(felt)}${open ? ' Waits on the desk.' : ''}`])}
+      />
+    </>
+  );
+}
+
+/** Two columns under a heading; nothing where there is no row. */
+function Lines({ title, hint, rows }: { title: string; hint?: string; rows: readonly (readonly [string, ReactNode])[] }) {
+  if (rows.length === 0) return null;
+  return (
+    <section aria-label={title} className="mt-5">
+      <h2 className="text-lg">{title}</h2>
+      {hint && <p className="text-xs text-soft">{hint}</p>}
+      <ul className="divide-y divide-line border-y border-line text-sm">
+        {rows.map(([what, words], at) => (
+          <li key={at} className="flex flex-wrap justify-between gap-x-3 py-1">
+            <span className="font-medium">{what}</span>
+            <span>{words}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
