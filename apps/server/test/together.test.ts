@@ -99,10 +99,15 @@ describe('a class on two servers', () => {
     const [, tabrik] = lanes;
     expect(tabrik.clock.cues.length).toBeGreaterThan(1);
     expect(tabrik.uses).toEqual([]);
-    await desk('PUT', `/workouts/${workout}/class/later`, { later: { [tabrik.athleteId]: 90 } });
+    await desk('PUT', `/workouts/${workout}/class/later`, { later: { [tabrik.athleteId]: 90 }, begins: { [tabrik.athleteId]: 'burpee' } });
     const follows = await phone(0, 1);
     expect(await until(async () => follows.heard.at(-1)?.later === 90)).toBe(true);
-    expect((await desk('GET', `/workouts/${workout}/class`)).json.later).toEqual({ [tabrik.athleteId]: 90 });
+    expect(follows.heard.at(-1)).toMatchObject({ begin: 'burpee' });
+    expect((await desk('GET', `/workouts/${workout}/class`)).json).toMatchObject({
+      later: { [tabrik.athleteId]: 90 },
+      begins: { [tabrik.athleteId]: 'burpee' },
+      lanes: expect.arrayContaining([expect.objectContaining({ orders: expect.any(Array) })]),
+    });
     await there!.close();
     there = undefined as never;
     await follows.ended;

@@ -244,6 +244,8 @@ export type ClockCue = z.infer<typeof clockCue>;
 
 const clockPlan = z.object({ cues: z.array(clockCue).readonly(), totalSeconds: z.number().nullable() });
 
+const implementUseSchema = z.object({ implement: z.string(), spans: z.array(z.tuple([z.number(), z.number()])), kg: z.number().nullable().default(null) });
+
 export const briefSchema = z.object({
   title: z.string(),
   athlete: z.string(),
@@ -269,7 +271,9 @@ export const briefSchema = z.object({
   /** s the athlete is expected to take for all of it */
   wholeSeconds: z.number().default(0),
   /** when which implement is in use, s from the start: what can be shared with somebody */
-  uses: z.array(z.object({ implement: z.string(), spans: z.array(z.tuple([z.number(), z.number()])) })).default([]),
+  uses: z.array(implementUseSchema).default([]),
+  /** the same begun with each of its other movements, where it goes round: for whoever shares an implement */
+  orders: z.array(z.object({ begin: z.string(), wholeSeconds: z.number(), uses: z.array(implementUseSchema) })).default([]),
   /** one a scored part, in order */
   fields: z.array(scoreFieldSchema).default([]),
 });

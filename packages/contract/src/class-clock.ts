@@ -18,8 +18,10 @@ export const classRunSchema = z.object({
 export type ClassRun = z.infer<typeof classRunSchema>;
 
 const laterSchema = z.record(z.string(), z.number());
+/** the movement somebody begins with instead of the first, by athlete */
+export const beginsSchema = z.record(z.string().regex(/^\d{1,10}$/), z.string().max(120)).default({});
 /** the clock as it stands; `later`: s by which somebody begins after the others, by athlete: shared equipment */
-export const classStateSchema = z.object({ clock: classClockSchema.nullable(), later: laterSchema, now: z.number() });
+export const classStateSchema = z.object({ clock: classClockSchema.nullable(), later: laterSchema, begins: beginsSchema, now: z.number() });
 export type ClassState = z.infer<typeof classStateSchema>;
 
 export const classLaneSchema = z.object({
@@ -30,6 +32,7 @@ export const classLaneSchema = z.object({
   predicted: briefSchema.shape.predicted,
   wholeSeconds: briefSchema.shape.wholeSeconds,
   uses: briefSchema.shape.uses,
+  orders: briefSchema.shape.orders,
   /** the score that is logged already */
   score: z.string().nullable(),
 });
@@ -43,10 +46,13 @@ export type ClassRoom = z.infer<typeof classSchema>;
 export interface ClassNews {
   readonly clock: z.infer<typeof classClockSchema> | null;
   readonly later: number;
+  /** the movement to begin with; null: the first */
+  readonly begin: string | null;
 }
 /** of the stream to the coach: only the runs that changed */
 export interface ClassRoomNews {
   readonly clock: z.infer<typeof classClockSchema> | null;
   readonly later: Readonly<Record<string, number>>;
+  readonly begins: Readonly<Record<string, string>>;
   readonly runs: readonly { readonly athleteId: number; readonly run: ClassRun; readonly seenAt: number }[];
 }

@@ -6,6 +6,8 @@ const columns: readonly (readonly [table: string, column: string, definition: st
   // whose desk it waits on; null: nothing hurt, or it was settled
   ['sends', 'felt_for', 'INT UNSIGNED NULL'],
   ['sends', 'felt_at', 'DATETIME(3) NULL'],
+  // the movement somebody begins with, by athlete; LONGTEXT with a check, as JSON is here
+  ['class_clocks', 'begins', 'JSON NULL'],
   ['coaches', 'ritual', 'TEXT NULL'],
   ['coaches', 'log_by_hours', 'SMALLINT UNSIGNED NOT NULL DEFAULT 36'],
 ];

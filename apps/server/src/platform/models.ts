@@ -130,7 +130,15 @@ const columns = {
     failure: { type: DataTypes.STRING(300), allowNull: true },
     createdAt: moment(),
   },
-  classClocks: { workoutId: key(), startedAt: maybe(), pausedAt: maybe(), pausedMs: { ...number(), defaultValue: 0 }, endedAt: maybe(), later: json() },
+  classClocks: {
+    workoutId: key(),
+    startedAt: maybe(),
+    pausedAt: maybe(),
+    pausedMs: { ...number(), defaultValue: 0 },
+    endedAt: maybe(),
+    later: json(),
+    begins: maybeJson(),
+  },
   classRuns: { workoutId: key(), athleteId: key(), run: json(), seenAt: moment() },
   athletes: {
     id: id(),

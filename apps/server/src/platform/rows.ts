@@ -233,6 +233,8 @@ export interface ClassClockRow extends Row<ClassClockRow> {
   endedAt: Date | null;
   /** s by which somebody begins after the others, by athlete */
   later: object;
+  /** the movement somebody begins with, by athlete */
+  begins: CreationOptional<object | null>;
 }
 /** What one phone tapped in it. */
 export interface ClassRunRow extends Row<ClassRunRow> {

@@ -9,6 +9,7 @@ import {
   formatMass,
   formatSlot,
   noteOf,
+  otherOrders,
   pacingSentence,
   parseWorkout,
   planClock,
@@ -25,6 +26,8 @@ import {
   type Adapted,
   type Athlete,
   type HouseRules,
+  type ImplementUses,
+  type InHand,
   type Lock,
   type MassUnit,
   type Slot,
@@ -80,6 +83,7 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, { rules,
   const preparation = prepare(adapted.workout, athlete, rules, { place, workoutSeconds: adapted.run.totalSeconds, ritual, locks });
   const pacing = planPacing(adapted.workout, capacityOf(athlete), place, rules.breaks);
   const clock = planClock(adapted.workout);
+  const inHand: InHand = (part, slot) => adapted.version.parts[part]?.slots[slot]?.load ?? undefined;
   const parts = adapted.workout.parts.map((part, index) => {
     const told = adapted.version.parts[index];
     const written = original.parts[told?.from[0] ?? index];
@@ -125,13 +129,14 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, { rules,
     warnings: forTheAthlete(adapted.warnings).map(({ message }) => message),
     clock: { cues: clock.cues, totalSeconds: clock.totalSeconds },
     wholeSeconds: adapted.run.totalSeconds,
-    uses: implementUses(adapted.workout, adapted.run, (part, slot) => adapted.version.parts[part]?.slots[slot]?.load?.implement).map(({ implement, uses }) => ({
-      implement,
-      spans: uses.map(({ startSeconds, endSeconds }): [number, number] => [startSeconds, endSeconds]),
-    })),
+    uses: usesOf(implementUses(adapted.workout, adapted.run, inHand)),
+    orders: otherOrders(adapted.workout, capacityOf(athlete), inHand).map(({ uses, ...order }) => ({ ...order, uses: usesOf(uses) })),
     fields: scoreFields(adapted.workout),
   };
 }
+
+const usesOf = (all: readonly ImplementUses[]): Brief['uses'] =>
+  all.map(({ implement, uses, kg }) => ({ implement, kg, spans: uses.map(({ startSeconds, endSeconds }): [number, number] => [startSeconds, endSeconds]) }));
 
 /** What a part expects: its own row, or the span of its sets. */
 function expectationOf(rows: Adapted['predicted']['perPart']): Brief['parts'][number]['predicted'] {

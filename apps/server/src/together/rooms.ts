@@ -38,7 +38,11 @@ export interface Rooms {
   close(): void;
 }
 
-const newsOf = (open: OpenClass | null, athleteId: number): ClassNews => ({ clock: open?.clock ?? null, later: open?.later[athleteId] ?? 0 });
+const newsOf = (open: OpenClass | null, athleteId: number): ClassNews => ({
+  clock: open?.clock ?? null,
+  later: open?.later[athleteId] ?? 0,
+  begin: open?.begins[athleteId] ?? null,
+});
 const emptyRoom = (): Room => ({
   phones: new Map(),
   desks: new Set(),
@@ -65,7 +69,8 @@ function tellAll(room: Room, open: OpenClass | null, fresh: readonly SeenRun[]):
   room.open = open;
   room.told = words;
   if (changed) for (const [phone, athleteId] of room.phones) phone.tell(newsOf(open, athleteId));
-  if (changed || fresh.length > 0) for (const desk of room.desks) desk.tell({ clock: open?.clock ?? null, later: open?.later ?? {}, runs: fresh });
+  if (changed || fresh.length > 0)
+    for (const desk of room.desks) desk.tell({ clock: open?.clock ?? null, later: open?.later ?? {}, begins: open?.begins ?? {}, runs: fresh });
 }
 
 /** One look, told to whoever has not heard it. */
@@ -113,7 +118,8 @@ export function roomsOn(store: ClassStore): Rooms {
       // whoever comes first has everything to hear
       if (room.desks.size === 0) room.seenUntil = 0;
       room.desks.add(listener);
-      if (room.told !== '') listener.tell({ clock: room.open?.clock ?? null, later: room.open?.later ?? {}, runs: [...room.runs.values()] });
+      if (room.told !== '')
+        listener.tell({ clock: room.open?.clock ?? null, later: room.open?.later ?? {}, begins: room.open?.begins ?? {}, runs: [...room.runs.values()] });
       return () => {
         room.desks.delete(listener);
         leave(workoutId, room);

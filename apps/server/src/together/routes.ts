@@ -1,5 +1,5 @@
 /** The coach's side of a class clock, and the phones'. News goes out as server-sent events; the browser asks again by itself when they break off. */
-import { classMoveSchema, classRunSchema, classSchema, classStateSchema } from '@gambito/contract';
+import { beginsSchema, classMoveSchema, classRunSchema, classSchema, classStateSchema } from '@gambito/contract';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachScope } from '../platform/scopes';
@@ -51,13 +51,13 @@ export function classRoutes(plain: FastifyInstance, services: Services): void {
     '/workouts/:id/class/later',
     {
       schema: {
-        summary: 'Who begins later, s by athlete: shared equipment',
+        summary: 'Who begins later (s, by athlete) or with another movement: shared equipment',
         params: idParams,
-        body: z.object({ later: z.record(z.string().regex(/^\d{1,10}$/), z.number().int().min(0).max(7200)) }),
+        body: z.object({ later: z.record(z.string().regex(/^\d{1,10}$/), z.number().int().min(0).max(7200)), begins: beginsSchema }),
         response,
       },
     },
-    async (request) => staggerClass(services, coachIn(request), request.params.id, request.body.later),
+    async (request) => staggerClass(services, coachIn(request), request.params.id, request.body),
   );
   app.get('/workouts/:id/class/news', { schema: { summary: 'What happens in the class, as it happens', params: idParams } }, async (request, reply) => {
     const { id } = await services.workouts.find(coachIn(request).id, idValue.parse(request.params.id));

@@ -8,9 +8,12 @@ import { parsed } from '../platform/parsed';
 
 /** s by which somebody begins after the others, by athlete */
 export type Later = Readonly<Record<string, number>>;
+/** the movement somebody begins with, by athlete */
+export type Begins = Readonly<Record<string, string>>;
 export interface OpenClass {
   readonly clock: ClassClock;
   readonly later: Later;
+  readonly begins: Begins;
 }
 export interface SeenRun {
   readonly athleteId: number;
@@ -42,21 +45,23 @@ export interface ClassStore {
 
 const milliseconds = (date: Date | null): number | null => date && date.getTime();
 const date = (moment: number | null): Date | null => (moment === null ? null : new Date(Math.round(moment)));
-const show = ({ startedAt, pausedAt, pausedMs, endedAt, later }: ClassClockRow): OpenClass => ({
+const show = ({ startedAt, pausedAt, pausedMs, endedAt, later, begins }: ClassClockRow): OpenClass => ({
   clock: { startedAt: milliseconds(startedAt), pausedAt: milliseconds(pausedAt), pausedMs, endedAt: milliseconds(endedAt) },
   later: parsed<Later>(later),
+  begins: begins === null ? {} : parsed<Begins>(begins),
 });
-const columnsOf = ({ clock, later }: OpenClass) => ({
+const columnsOf = ({ clock, later, begins }: OpenClass) => ({
   startedAt: date(clock.startedAt),
   pausedAt: date(clock.pausedAt),
   pausedMs: Math.round(clock.pausedMs),
   endedAt: date(clock.endedAt),
   later,
+  begins,
 });
 
 /** of a version only what a lane draws: a page is long */
 const lanesQuery = `SELECT a.id AS athleteId, a.name, JSON_EXTRACT(v.brief, '$.clock') AS clock, JSON_EXTRACT(v.brief, '$.fields') AS fields,
-    JSON_EXTRACT(v.brief, '$.predicted') AS predicted, JSON_EXTRACT(v.brief, '$.uses') AS uses, JSON_VALUE(v.brief, '$.wholeSeconds') AS wholeSeconds, c.score
+    JSON_EXTRACT(v.brief, '$.predicted') AS predicted, JSON_EXTRACT(v.brief, '$.uses') AS uses, JSON_EXTRACT(v.brief, '$.orders') AS orders, JSON_VALUE(v.brief, '$.wholeSeconds') AS wholeSeconds, c.score
   FROM (SELECT workout_id, athlete_id, COALESCE(JSON_EXTRACT(today, '$.brief'), brief) AS brief FROM sends WHERE workout_id = :workoutId AND revoked_at IS NULL AND expires_at > :now) v
     JOIN athletes a ON a.id = v.athlete_id AND a.deleted_at IS NULL
     LEFT JOIN scores c ON c.workout_id = v.workout_id AND c.athlete_id = v.athlete_id AND c.deleted_at IS NULL
@@ -74,10 +79,11 @@ interface LaneRow {
   readonly predicted: unknown;
   /** null in what was sent before they were told */
   readonly uses: unknown;
+  readonly orders: unknown;
   readonly wholeSeconds: string | null;
   readonly score: string | null;
 }
-const laneOf = ({ athleteId, name, score, clock, fields, predicted, uses, wholeSeconds }: LaneRow): ClassLane => ({
+const laneOf = ({ athleteId, name, score, clock, fields, predicted, uses, orders, wholeSeconds }: LaneRow): ClassLane => ({
   athleteId,
   name,
   score,
@@ -85,6 +91,7 @@ const laneOf = ({ athleteId, name, score, clock, fields, predicted, uses, wholeS
   fields: parsed(fields),
   predicted: parsed(predicted),
   uses: uses === null ? [] : parsed(uses),
+  orders: orders === null ? [] : parsed(orders),
   wholeSeconds: Number(wholeSeconds ?? 0),
 });
 

@@ -4,9 +4,9 @@ import { countInSeconds, movedClass, waitingClass, type ClassMove } from '@gambi
 import type { Coach } from '../auth/store';
 import { Problem } from '../platform/errors';
 import type { Services } from '../platform/services';
-import type { Follower, Later, OpenClass } from './store';
+import type { Follower, OpenClass } from './store';
 
-const fresh: OpenClass = { clock: waitingClass, later: {} };
+const fresh: OpenClass = { clock: waitingClass, later: {}, begins: {} };
 
 /** @throws {Problem} not_found */
 export async function classRoom(services: Services, coach: Coach, workoutId: number): Promise<ClassRoom> {
@@ -17,6 +17,7 @@ export async function classRoom(services: Services, coach: Coach, workoutId: num
 const stateOf = async (services: Services, open: OpenClass | null): Promise<ClassState> => ({
   clock: open?.clock ?? null,
   later: open?.later ?? {},
+  begins: open?.begins ?? {},
   now: await services.sharedTime(),
 });
 
@@ -30,20 +31,20 @@ async function change(services: Services, coach: Coach, workoutId: number, after
 
 /** Opens the class: phones may come in, the clock waits. One that was ended is opened anew. */
 export const openClass = (services: Services, coach: Coach, workoutId: number): Promise<ClassState> =>
-  change(services, coach, workoutId, (before) => (before === null || before.clock.endedAt !== null ? { ...fresh, later: before?.later ?? {} } : before));
+  change(services, coach, workoutId, (before) => (before === null || before.clock.endedAt !== null ? { ...(before ?? fresh), clock: waitingClass } : before));
 
 export async function moveClass(services: Services, coach: Coach, workoutId: number, move: ClassMove): Promise<ClassState> {
   // as it is kept: whole milliseconds
   const now = Math.round(await services.sharedTime());
   return change(services, coach, workoutId, (before) => {
-    const { clock, later } = before ?? fresh;
-    return { clock: movedClass(clock, move, now, countInSeconds * 1000), later };
+    const open = before ?? fresh;
+    return { ...open, clock: movedClass(open.clock, move, now, countInSeconds * 1000) };
   });
 }
 
-/** Who begins later than the others, for shared equipment. */
-export const staggerClass = (services: Services, coach: Coach, workoutId: number, later: Later): Promise<ClassState> =>
-  change(services, coach, workoutId, (before) => ({ ...(before ?? fresh), later }));
+/** Who begins later than the others, or with another movement, for shared equipment. */
+export const staggerClass = (services: Services, coach: Coach, workoutId: number, starts: Pick<OpenClass, 'later' | 'begins'>): Promise<ClassState> =>
+  change(services, coach, workoutId, (before) => ({ ...(before ?? fresh), ...starts }));
 
 /** @throws {Problem} not_found; link_gone where the link opens nothing any more */
 export async function followerOf(services: Services, token: string): Promise<Follower> {

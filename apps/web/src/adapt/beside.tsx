@@ -1,5 +1,5 @@
 /** What stands before and after one version: Gambito's lines, or the coach's where they wrote others. */
-import { lockedText, withText, type Lock, type LockedText } from '@gambito/core';
+import { lengthOfSteps, lockedText, readSteps, withText, type Lock, type LockedText } from '@gambito/core';
 import { useEffect, useState } from 'react';
 import { Button } from '../ui/button';
 import { Field, inputLook } from '../ui/field';
@@ -12,10 +12,11 @@ interface Props extends OfVersion {
 }
 
 export function Beside({ name, locks, setLocks, ...version }: Props) {
-  const { made } = useBeside(version);
+  const made = useBeside(version);
   const keep = useKeepRitual(version);
   const written = lockedText(locks, 'warmUp');
   if (!made) return null;
+  const seconds = written === null ? made.seconds : lengthOfSteps(readSteps(written));
   const field = (key: LockedText, lines: readonly string[]) => ({
     made: lines.join('\n'),
     locked: lockedText(locks, key),
@@ -24,7 +25,7 @@ export function Beside({ name, locks, setLocks, ...version }: Props) {
   return (
     <details className="mt-3">
       <summary className="text-sm font-medium">
-        Warm-up, about {Math.round(made.seconds / 60)} min, and cool-down{written !== null || lockedText(locks, 'coolDown') !== null ? ': in your words' : ''}
+        Warm-up, about {Math.round(seconds / 60)} min, and cool-down{written !== null || lockedText(locks, 'coolDown') !== null ? ': in your words' : ''}
       </summary>
       <LinesField label={`Warm-up of ${name}`} {...field('warmUp', made.warmUp)}>
         {written?.trim() && (

@@ -1,6 +1,6 @@
 /** What stands before and after one version: as it is made, and keeping a warm-up as the coach's own. */
 import type { Adapted, HouseRules } from '@gambito/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { api, messageOf } from '../api/client';
 import { useRitual } from '../api/ritual';
@@ -20,8 +20,9 @@ export function useBeside({ who, today, rules, adapted }: OfVersion) {
     queryKey: ['beside', who, today, rules.warmUp, ritual, adapted.version.text, adapted.run.totalSeconds],
     queryFn: () => core().beside({ parts: adapted.workout.parts }, who, today, rules, { ritual, workoutSeconds: adapted.run.totalSeconds }),
     staleTime: Infinity,
+    placeholderData: keepPreviousData,
   });
-  return { made: data ?? null, ritual };
+  return data ?? null;
 }
 
 /** The written warm-up becomes the coach's own, and the school that takes it; one undo for both. */
@@ -35,11 +36,16 @@ export function useKeepRitual({ who, today, rules, adapted }: OfVersion) {
   };
   const onError = (failure: unknown): void => void toast.error(messageOf(failure));
   const keep = useMutation({
-    mutationFn: async (written: string) => put(await core().ritualOf(written, { parts: adapted.workout.parts }, who, today, rules), 'own'),
-    onSuccess: () =>
+    mutationFn: async (written: string) => {
+      // as it was when the key was pressed
+      const undo = (): void => void put(before, rules.warmUp).catch(onError);
+      await put(await core().ritualOf(written, { parts: adapted.workout.parts }, who, today, rules), 'own');
+      return undo;
+    },
+    onSuccess: (undo) =>
       toast('Kept: every warm-up begins with it from now on.', {
         duration: 20_000,
-        action: { label: 'Undo', onClick: () => void put(before, rules.warmUp).catch(onError) },
+        action: { label: 'Undo', onClick: undo },
       }),
     onError,
   });

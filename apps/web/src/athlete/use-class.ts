@@ -30,7 +30,12 @@ export function useClass(token: string): { readonly led: Led | null; readonly ru
   useEffect(() => {
     const offsetMs = measured?.offsetMs ?? heard?.offsetMs;
     const told = news ?? heard;
-    if (told === null || offsetMs === undefined || (heard && told.clock === heard.clock && offsetMs === heard.offsetMs && told.later === heard.later)) return;
+    if (
+      told === null ||
+      offsetMs === undefined ||
+      (heard && told.clock === heard.clock && offsetMs === heard.offsetMs && told.later === heard.later && told.begin === heard.begin)
+    )
+      return;
     const next = { ...told, offsetMs };
     localStorage.setItem(heardKey(token), JSON.stringify(next));
     setHeard(next);
@@ -43,7 +48,8 @@ function noteOf(heard: Heard | null, connected: boolean, errorMs: number | null)
   if (!heard) return 'Looking for the coach’s clock';
   if (!heard.clock) return 'There is no class now';
   if (heard.clock.endedAt !== null) return 'Your coach ended the class; your own clock goes on';
-  const later = heard.later > 0 ? ` · you begin ${heard.later} s after the others` : '';
+  const begin = heard.begin ? ` · begin with ${heard.begin}, then around` : '';
+  const later = `${heard.later > 0 ? ` · you begin ${heard.later} s after the others` : ''}${begin}`;
   if (!connected) return `No connection: the clock goes on by itself${later}`;
   return `On the coach’s clock${errorMs === null ? '' : `, within ${Math.max(1, Math.round(errorMs))} ms`}${later}`;
 }

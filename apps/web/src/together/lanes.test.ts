@@ -10,6 +10,8 @@ const laneFor = (text: string, change: Partial<Member> = {}): Member => {
     athleteId: 1,
     name: 'Tabrik',
     later: 0,
+    begin: null,
+    orders: [],
     clock: planClock(workout),
     fields: scoreFields(workout) as Member['fields'],
     predicted: { unit: 'seconds', low: 280, median: 300, high: 330 },

@@ -3,12 +3,14 @@ import type { ClassLane, ClassRoom, ClassRun } from '@gambito/contract';
 import { formatClock, type ClassClock, type ScoreField } from '@gambito/core';
 import { freshClock, isWork, scoreOfClock, startsOf, viewOf, type ClockState } from '../athlete/clock-state';
 
-/** Somebody in the class: their lane, and by how many seconds they begin after the others. */
+/** Somebody in the class: their lane, by how many seconds they begin after the others, and with what. */
 export interface Member extends ClassLane {
   readonly later: number;
+  /** the movement they begin with; null: the first */
+  readonly begin: string | null;
 }
-export const membersOf = ({ lanes, later }: Pick<ClassRoom, 'lanes' | 'later'>): Member[] =>
-  lanes.map((lane) => ({ ...lane, later: later[lane.athleteId] ?? 0 }));
+export const membersOf = ({ lanes, later, begins }: Pick<ClassRoom, 'lanes' | 'later' | 'begins'>): Member[] =>
+  lanes.map((lane) => ({ ...lane, later: later[lane.athleteId] ?? 0, begin: begins[lane.athleteId] ?? null }));
 
 export interface HeardRun {
   readonly run: ClassRun;

@@ -4,11 +4,12 @@ import { useState } from 'react';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import type { Member } from './lanes';
-import { sharedImplements, sharingPlan, type SharingPlan } from './sharing';
+import { sharedImplements, sharingPlan, startsWith, type SharingPlan } from './sharing';
+import type { Starts } from './use-class-room';
 
 interface Props {
   readonly lanes: readonly Member[];
-  readonly set: (later: Readonly<Record<number, number>>) => void;
+  readonly set: (starts: Starts) => void;
 }
 
 export function SharePanel({ lanes, set }: Props) {
@@ -21,22 +22,14 @@ export function SharePanel({ lanes, set }: Props) {
     users.filter(({ athleteId }) => who.includes(athleteId)),
     chosen,
   );
-  const staggered = lanes.filter(({ later }) => later > 0);
-  // the others keep what was set for them
-  const kept = Object.fromEntries(
-    staggered
-      .filter(({ athleteId }) => !plan?.people.some(({ person }) => person.lane.athleteId === athleteId))
-      .map(({ athleteId, later }) => [athleteId, later]),
-  );
+  const otherwise = lanes.filter(({ later, begin }) => later > 0 || begin !== null);
   if (implementsShared.length === 0) return null;
   return (
     <details className="mt-5 border-t border-line pt-2">
       <summary className="cursor-pointer font-serif text-lg font-semibold">
         Share an implement
-        {staggered.length > 0 && (
-          <span className="ml-2 font-sans text-sm font-normal text-soft">
-            {staggered.map(({ name, later }) => `${name} begins ${formatClock(later)} later`).join(', ')}
-          </span>
+        {otherwise.length > 0 && (
+          <span className="ml-2 font-sans text-sm font-normal text-soft">{otherwise.map((lane) => `${lane.name} begins ${startWords(lane)}`).join(', ')}</span>
         )}
       </summary>
       <div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
@@ -59,21 +52,21 @@ export function SharePanel({ lanes, set }: Props) {
             {name}
           </label>
         ))}
-        {staggered.length > 0 && <Button onClick={() => set({})}>All at once again</Button>}
+        {otherwise.length > 0 && <Button onClick={() => set({ later: {}, begins: {} })}>All at once again</Button>}
       </div>
-      {plan && (
-        <Plan
-          plan={plan}
-          implement={chosen}
-          set={() => set({ ...kept, ...Object.fromEntries(plan.people.map(({ person, begins }) => [person.lane.athleteId, begins])) })}
-        />
-      )}
+      {plan && <Plan plan={plan} implement={chosen} set={() => set(startsWith(lanes, plan))} />}
     </details>
   );
 }
 
+/** `0:30 later`, `at once`, with the movement where it is not the first */
+function startWords({ later, begin }: Pick<Member, 'later' | 'begin'>): string {
+  const when = later > 0 ? `${formatClock(later)} later` : 'at once';
+  return begin === null ? when : `${when} with ${begin}, then around`;
+}
+
 function wordsOf({ people, totalSeconds, waitSeconds, aloneSeconds }: SharingPlan, implement: string): string {
-  const starts = people.map(({ person, begins }) => `${person.lane.name} ${begins === 0 ? 'at once' : `${formatClock(begins)} later`}`).join(', ');
+  const starts = people.map(({ person, begins, begin }) => `${person.lane.name} ${startWords({ later: begins, begin })}`).join(', ');
   const more = formatClock(Math.max(0, Math.round(totalSeconds - aloneSeconds)));
   const whole = `all done after about ${formatClock(Math.round(totalSeconds))}, ${more} more than with one each`;
   const waiting =
@@ -88,7 +81,7 @@ function Plan({ plan, implement, set }: { plan: SharingPlan; implement: string; 
   return (
     <div className="mt-3">
       <ul aria-label={`The ${implement}, by who has it`}>
-        {plan.people.map(({ person: { lane, uses, wholeSeconds }, begins }) => (
+        {plan.people.map(({ person: { lane }, uses, wholeSeconds, begins }) => (
           <li key={lane.athleteId} className="grid grid-cols-[9rem_1fr] items-center gap-x-3 py-0.5 text-sm">
             <span className="truncate">{lane.name}</span>
             <span className="relative block h-4">

@@ -1,17 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Member } from './lanes';
 import { handOver } from '@gambito/core';
-import { sharedImplements, sharingPlan } from './sharing';
+import { sharedImplements, sharingPlan, startsWith } from './sharing';
 
 const member = (athleteId: number, spans: [number, number][], wholeSeconds: number, implement = 'barbell'): Member => ({
   athleteId,
   name: `Keeper ${athleteId}`,
   later: 0,
+  begin: null,
+  orders: [],
   clock: { cues: [], totalSeconds: null },
   fields: [],
   predicted: { unit: 'seconds', low: 0, median: 0, high: 0 },
   wholeSeconds,
-  uses: [{ implement, spans }],
+  uses: [{ implement, spans, kg: null }],
   score: null,
 });
 
@@ -36,5 +38,17 @@ describe('sharing an implement', () => {
     expect(plan.people[1]!.begins).toBeLessThanOrEqual(60);
     expect(plan.waitSeconds).toBeGreaterThan(0);
     expect(plan.totalSeconds).toBeLessThan(1.25 * plan.aloneSeconds);
+  });
+  test('what is set keeps what was set for others, and takes back what was set for those who share', () => {
+    const rounds = (from: number) => Array.from({ length: 10 }, (_, at): [number, number] => [at * 90 + from, at * 90 + from + 30]);
+    const orders = [{ begin: 'burpee', wholeSeconds: 900, uses: [{ implement: 'barbell', spans: rounds(45), kg: 60 }] }];
+    const lanes = [
+      { ...member(1, rounds(0), 900), later: 40 },
+      { ...member(2, rounds(0), 900), orders },
+      { ...member(3, [], 600), later: 90 },
+      { ...member(4, [], 600), begin: 'run' },
+    ];
+    const plan = sharingPlan(lanes.slice(0, 2), 'barbell')!;
+    expect(startsWith(lanes, plan)).toEqual({ later: { 3: 90 }, begins: { 2: 'burpee', 4: 'run' } });
   });
 });

@@ -21,6 +21,12 @@ function useNow(): number {
   return now;
 }
 
+/** Who begins later, s, and who with another movement, by athlete. */
+export interface Starts {
+  readonly later: Readonly<Record<number, number>>;
+  readonly begins: Readonly<Record<number, string>>;
+}
+
 /** @param workoutId whose class */
 export function useClassRoom(workoutId: number) {
   const client = useQueryClient();
@@ -29,7 +35,7 @@ export function useClassRoom(workoutId: number) {
   const [runs, setRuns] = useState<ReadonlyMap<number, HeardRun>>(new Map());
   const hear = useCallback(
     (news: ClassRoomNews): void => {
-      client.setQueryData<ClassRoom>(key, (before) => before && { ...before, clock: news.clock, later: news.later });
+      client.setQueryData<ClassRoom>(key, (before) => before && { ...before, clock: news.clock, later: news.later, begins: news.begins });
       if (news.runs.length > 0) setRuns((before) => new Map([...before, ...news.runs.map(({ athleteId, ...heard }) => [athleteId, heard] as const)]));
     },
     [client, key],
@@ -46,7 +52,7 @@ export function useClassRoom(workoutId: number) {
     onError: failed,
   });
   const stagger = useMutation({
-    mutationFn: (later: Readonly<Record<number, number>>) => api<ClassState>(`/workouts/${workoutId}/class/later`, { method: 'PUT', body: { later } }),
+    mutationFn: (starts: Starts) => api<ClassState>(`/workouts/${workoutId}/class/later`, { method: 'PUT', body: starts }),
     onSuccess: keep,
     onError: failed,
   });
@@ -68,7 +74,7 @@ export function useClassRoom(workoutId: number) {
     busy: open.isPending || move.isPending,
     open: () => open.mutate(),
     move: (what: ClassMove) => move.mutate(what),
-    stagger: (later: Readonly<Record<number, number>>) => stagger.mutate(later),
+    stagger: (starts: Starts) => stagger.mutate(starts),
   };
 }
 export type ClassModel = ReturnType<typeof useClassRoom>;

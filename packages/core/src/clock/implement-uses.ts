@@ -10,7 +10,11 @@ import type { Use } from './share-equipment';
 export interface ImplementUses {
   readonly implement: string;
   readonly uses: readonly Use[];
+  /** the heaviest load that is made with it; null without any */
+  readonly kg: number | null;
 }
+/** What a slot's load is made with; undefined where it has none. */
+export type InHand = (part: number, slot: number) => { readonly implement: string; readonly kg: number } | undefined;
 /** What two people could want at once; a wall, stairs or a route have room for both. */
 const shared: Readonly<Record<string, string>> = {
   barbell: 'barbell',
@@ -51,15 +55,19 @@ function joined(uses: readonly Use[]): Use[] {
   return spans;
 }
 
-/** @param inHand of each part's slots, the implement its load is made with; undefined where it has none */
-export function implementUses(workout: Pick<Workout, 'parts'>, run: Run, inHand: (part: number, slot: number) => string | undefined): ImplementUses[] {
+export function implementUses(workout: Pick<Workout, 'parts'>, run: Run, inHand: InHand): ImplementUses[] {
   const uses = new Map<string, Use[]>();
+  const loads = new Map<string, number>();
   for (const { part, slot, start, end } of run.trace) {
     const written = slotsOfPart(workout.parts[part]!)[slot];
     if (!written) continue;
     const chosen = inHand(part, slot);
-    const names = new Set([...atomsOf(movementOf(written.movement).needs), ...(chosen ? [chosen] : [])].map((atom) => shared[atom]));
+    const names = new Set([...atomsOf(movementOf(written.movement).needs), ...(chosen ? [chosen.implement] : [])].map((atom) => shared[atom]));
+    const loaded = chosen && shared[chosen.implement];
+    if (loaded) loads.set(loaded, Math.max(loads.get(loaded) ?? 0, chosen.kg));
     for (const name of names) if (name !== undefined) uses.set(name, [...(uses.get(name) ?? []), { startSeconds: start, endSeconds: end }]);
   }
-  return [...uses].map(([implement, of]) => ({ implement, uses: joined(of) })).sort((a, b) => (a.implement < b.implement ? -1 : 1));
+  return [...uses]
+    .map(([implement, of]) => ({ implement, uses: joined(of), kg: loads.get(implement) ?? null }))
+    .sort((a, b) => (a.implement < b.implement ? -1 : 1));
 }
