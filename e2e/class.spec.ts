@@ -87,7 +87,7 @@ test('a class of five phones: started, paused and gone on for all, one joins lat
 });
 
 test('two people on one bar: the second begins when it is free, and the phones know it', async ({ page, browser, baseURL }) => {
-  const address = await fresh(page, '# One Bar\nEMOM 8:00\nminute 1: 5 deadlift @ 50/35 kg\nminute 2: 8 burpee');
+  const address = await fresh(page, '# One Bar\nEMOM 8:00\nminute 1: 5 deadlift @ 50/50 kg\nminute 2: 8 burpee');
   const links = [await sendTo(page, address, 'Sasquel'), await sendTo(page, address, 'Ylmarra')];
   await page.goto(`${address}/run`);
   await page.getByRole('button', { name: 'Open the class' }).click();
@@ -105,5 +105,34 @@ test('two people on one bar: the second begins when it is free, and the phones k
   for (const each of phones) await expect(each.getByText('Waiting for your coach')).toBeVisible();
   const notes = await Promise.all(phones.map((each) => each.getByRole('status').textContent()));
   expect(notes.filter((note) => /you begin \d+ s after the others/.test(note ?? ''))).toHaveLength(1);
+  for (const context of contexts) await context.close();
+});
+
+test('two people on one bar with a load each: one begins with the other movement while the plates are changed, and their phone says so', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const address = await fresh(page, '# Turn About\nEMOM 8:00\nminute 1: 5 deadlift @ 50/35 kg\nminute 2: 8 burpee');
+  const links = [await sendTo(page, address, 'Sasquel'), await sendTo(page, address, 'Ylmarra')];
+  await page.goto(`${address}/run`);
+  await page.getByRole('button', { name: 'Open the class' }).click();
+  await page.getByText('Share an implement').click();
+  const panel = page.getByRole('group').filter({ hasText: 'Share an implement' });
+  await panel.getByRole('combobox').selectOption('barbell');
+  for (const name of ['Sasquel', 'Ylmarra']) await panel.getByRole('checkbox', { name }).check();
+  await expect(panel.getByText(/at once with burpee, then around; all done after about .* 20 s of plates/)).toBeVisible();
+  await panel.getByRole('button', { name: 'Set these starts' }).click();
+  await expect(page.getByText(/begins at once with/)).toBeVisible();
+  const contexts = await Promise.all(links.map(() => browser.newContext({ viewport: phone, baseURL: baseURL! })));
+  const phones = await Promise.all(contexts.map((context) => context.newPage()));
+  for (const [at, each] of phones.entries()) await each.goto(`${links[at]!}/class`);
+  for (const each of phones) await expect(each.getByText('Waiting for your coach')).toBeVisible();
+  const notes = await Promise.all(phones.map((each) => each.getByRole('status').textContent()));
+  expect(notes.filter((note) => /begin with burpee, then around/.test(note ?? ''))).toHaveLength(1);
+  // and their clock plays it so
+  await page.getByRole('button', { name: 'Start for all' }).click();
+  for (const [at, each] of phones.entries())
+    await expect(each.getByText(/begin with burpee/.test(notes[at] ?? '') ? /8 burpee/ : /5 deadlift/).first()).toBeVisible();
   for (const context of contexts) await context.close();
 });

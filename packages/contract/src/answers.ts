@@ -273,7 +273,7 @@ export const briefSchema = z.object({
   /** when which implement is in use, s from the start: what can be shared with somebody */
   uses: z.array(implementUseSchema).default([]),
   /** the same begun with each of its other movements, where it goes round: for whoever shares an implement */
-  orders: z.array(z.object({ begin: z.string(), wholeSeconds: z.number(), uses: z.array(implementUseSchema) })).default([]),
+  orders: z.array(z.object({ begin: z.string(), wholeSeconds: z.number(), uses: z.array(implementUseSchema), clock: clockPlan })).default([]),
   /** one a scored part, in order */
   fields: z.array(scoreFieldSchema).default([]),
 });

@@ -53,7 +53,20 @@ export { definedIn, ownLine } from './notation/read-own';
 export { slotInLine } from './adapt/line-lock';
 export { frameOf, inFrame } from './adapt/frame';
 export { spareIn, sparedFor, whomToAsk, type Hurt, type Spared } from './adapt/spare';
-export { byHandOf, isPartLock, lockedText, mergedLocks, noteOf, partLocks, withByHand, withNote, withText, type Lock, type LockedText, type PartLock } from './adapt/lock';
+export {
+  byHandOf,
+  isPartLock,
+  lockedText,
+  mergedLocks,
+  noteOf,
+  partLocks,
+  withByHand,
+  withNote,
+  withText,
+  type Lock,
+  type LockedText,
+  type PartLock,
+} from './adapt/lock';
 export { swapMark, type VersionPart, type VersionSlot } from './adapt/told/version-slots';
 export type { VersionEdit } from './adapt/told/edits';
 export { changeOf, changeWords, classInWords, loadsInWords, type Change } from './adapt/told/change';

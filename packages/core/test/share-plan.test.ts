@@ -70,6 +70,15 @@ describe('hands and plates', () => {
         'barbell',
       )!.people[1]!.begins;
     expect([begins(60), begins(40)]).toEqual([20 + handOver, 20 + handOver + plateChange]);
+    expect(
+      planSharing(
+        [
+          { ...once, kg: 60 },
+          { ...once, kg: 40 },
+        ],
+        'barbell',
+      )!.changeSeconds,
+    ).toBe(handOver + plateChange);
   });
 });
 
@@ -83,7 +92,8 @@ describe('the other orders of a version', () => {
   test('begin with each movement but the first; the bar is then in use at another time', () => {
     const { version, orders } = ordersFor('AMRAP 12:00\n8 deadlift @ 60 kg\n10 burpee\n12 air squat');
     expect(orders.map(({ begin }) => begin)).toEqual(['burpee', 'air squat']);
-    for (const { uses, wholeSeconds } of orders) {
+    for (const { begin, uses, wholeSeconds, clock } of orders) {
+      expect(clock.cues[0]!.lines[0]).toContain(begin);
       expect(wholeSeconds).toBe(version.run.totalSeconds);
       expect(uses.map(({ implement, kg }) => [implement, kg])).toEqual([['barbell', 60]]);
       expect(uses[0]!.uses[0]!.startSeconds).toBeGreaterThan(5);
@@ -92,7 +102,7 @@ describe('the other orders of a version', () => {
   test('let two share a bar with less waiting than the order that is written', () => {
     const { version, orders } = ordersFor('5 rounds for time\n12 deadlift @ 60 kg\n15 burpee');
     const bar = (uses: (typeof orders)[number]['uses']) => uses.find(({ implement }) => implement === 'barbell')!.uses;
-    const written = otherOrders({ parts: version.workout.parts }, capacityOf(shed), () => ({ implement: 'barbell', kg: 60 }));
+    const written = otherOrders(version.workout, capacityOf(shed), () => ({ implement: 'barbell', kg: 60 }));
     expect(written).toHaveLength(1);
     const own = { uses: spans(100, 0, 40, 5), wholeSeconds: version.run.totalSeconds };
     const other = { uses: bar(orders[0]!.uses), wholeSeconds: orders[0]!.wholeSeconds };

@@ -6,7 +6,7 @@ import type { AthletePage } from '../api/types';
 import { Failed, Loading } from '../ui/states';
 import { ClockFace } from './clock-face';
 import { Gauges } from './gauges';
-import { clockKey, scoreDraftKey, scoreOfClock } from './clock-state';
+import { clockBegunWith, clockKey, scoreDraftKey, scoreOfClock } from './clock-state';
 import { useClass, useTellRun } from './use-class';
 import type { Led } from './use-clock';
 import { useClockView, type ClockModel, type ClockPlan } from './use-clock-view';
@@ -32,10 +32,11 @@ function WorkoutClock({ token, page }: OpenPage) {
 /** On the coach's clock, with the whole class. */
 export const ClassScreen = () => <WithPage>{(open) => <ClassClock {...open} />}</WithPage>;
 function ClassClock({ token, page }: OpenPage) {
-  const { led, run, note } = useClass(token);
+  const { led, run, begin, note } = useClass(token);
   if (led === null) return <Loading what={note} />;
   // a clock that the coach starts anew begins without taps
-  return <ClassRun key={run} token={token} page={page} led={led} run={run} note={note} />;
+  const ordered = { ...page, brief: { ...page.brief, clock: clockBegunWith(page.brief, begin) } };
+  return <ClassRun key={`${run} ${begin}`} token={token} page={ordered} led={led} run={run} note={note} />;
 }
 function ClassRun({ token, page, led, run, note }: OpenPage & { led: Led; run: number; note: string }) {
   const clock = useClockView(clockKey(token, `${page.sentAt}.class.${run}`), page.brief.clock, led);

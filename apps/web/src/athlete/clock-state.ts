@@ -2,6 +2,7 @@
  * The clock as a value: when it was started, what was paused, what was tapped. The display is computed from it and the time of day,
  * so it survives a reload and a locked phone, and every change can be undone.
  */
+import type { Brief } from '@gambito/contract';
 import type { ClockCue } from '../api/types';
 import { formatClock, joinScores, type ScoreField } from '@gambito/core';
 
@@ -196,3 +197,11 @@ export function scoreOfClock(cues: readonly ClockCue[], state: ClockState, field
   const texts = fields.map((field) => scoreOfPart(cues, state, field));
   return texts.every((text) => text === '') ? null : joinScores(texts);
 }
+
+/** A page that was kept from before there were orders has none. */
+interface Ordered extends Pick<Brief, 'clock'> {
+  readonly orders?: Brief['orders'];
+}
+/** What the clock plays of a version begun with that movement; as it is written where there is no such order. */
+export const clockBegunWith = ({ clock, orders = [] }: Ordered, begin: string | null): Brief['clock'] =>
+  orders.find((order) => order.begin === begin)?.clock ?? clock;

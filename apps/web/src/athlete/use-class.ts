@@ -21,8 +21,8 @@ function lastHeard(token: string): Heard | null {
   }
 }
 
-/** @returns `led` null until the clock is known; `run`: which start it is, 0 before the first */
-export function useClass(token: string): { readonly led: Led | null; readonly run: number; readonly note: string } {
+/** @returns `led` null until the clock is known; `run`: which start it is, 0 before the first; `begin`: the movement to begin with, null the first */
+export function useClass(token: string): { readonly led: Led | null; readonly run: number; readonly begin: string | null; readonly note: string } {
   const [heard, setHeard] = useState<Heard | null>(() => lastHeard(token));
   const measured = useOffset();
   const [news, setNews] = useState<ClassNews | null>(null);
@@ -41,7 +41,7 @@ export function useClass(token: string): { readonly led: Led | null; readonly ru
     setHeard(next);
   }, [token, news, measured, heard]);
   const led = useMemo(() => (heard?.clock ? onDevice(heard.clock, heard.offsetMs, heard.later * 1000) : null), [heard]);
-  return { led, run: heard?.clock?.startedAt ?? 0, note: noteOf(heard, connected, measured?.errorMs ?? null) };
+  return { led, run: heard?.clock?.startedAt ?? 0, begin: heard?.begin ?? null, note: noteOf(heard, connected, measured?.errorMs ?? null) };
 }
 
 function noteOf(heard: Heard | null, connected: boolean, errorMs: number | null): string {

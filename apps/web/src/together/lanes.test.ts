@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { ClassRun } from '@gambito/contract';
 import { parseWorkout, planClock, scoreFields, waitingClass, type ClassClock } from '@gambito/core';
-import { axisOf, laneView, type Member } from './lanes';
+import { axisOf, laneView, membersOf, type Member } from './lanes';
 
 const start = 1_000_000;
 const laneFor = (text: string, change: Partial<Member> = {}): Member => {
@@ -64,4 +64,14 @@ describe('a lane of the class', () => {
     expect(laneView(later, clock, { run: runOf([50]), seenAt: at(700) }, at(695)).filled).toBe(690);
     expect(axisOf([amrap, later], 0)).toBe(690);
   });
+});
+
+test('whoever begins with another movement has the clock of that order; with one that is not there, the clock as it is written', () => {
+  const lane = laneFor('EMOM 4:00\n1: 5 burpee\n2: 5 push-up');
+  const other = laneFor('EMOM 4:00\n1: 5 push-up\n2: 5 burpee').clock;
+  const orders = [{ begin: 'push-up', wholeSeconds: 240, uses: [], clock: other }];
+  const member = (begins: Record<string, string>) => membersOf({ lanes: [{ ...lane, orders }], later: { 1: 30 }, begins })[0]!;
+  expect(member({ 1: 'push-up' })).toMatchObject({ begin: 'push-up', clock: other, later: 30 });
+  expect(member({ 1: 'run' }).clock).toBe(lane.clock);
+  expect(member({})).toMatchObject({ begin: null, clock: lane.clock });
 });

@@ -1,7 +1,7 @@
 /** A class as lanes: what each phone told, on the coach's clock. Pure, so that it can be tested without a page. */
 import type { ClassLane, ClassRoom, ClassRun } from '@gambito/contract';
 import { formatClock, type ClassClock, type ScoreField } from '@gambito/core';
-import { freshClock, isWork, scoreOfClock, startsOf, viewOf, type ClockState } from '../athlete/clock-state';
+import { clockBegunWith, freshClock, isWork, scoreOfClock, startsOf, viewOf, type ClockState } from '../athlete/clock-state';
 
 /** Somebody in the class: their lane, by how many seconds they begin after the others, and with what. */
 export interface Member extends ClassLane {
@@ -10,7 +10,10 @@ export interface Member extends ClassLane {
   readonly begin: string | null;
 }
 export const membersOf = ({ lanes, later, begins }: Pick<ClassRoom, 'lanes' | 'later' | 'begins'>): Member[] =>
-  lanes.map((lane) => ({ ...lane, later: later[lane.athleteId] ?? 0, begin: begins[lane.athleteId] ?? null }));
+  lanes.map((lane) => {
+    const begin = begins[lane.athleteId] ?? null;
+    return { ...lane, clock: clockBegunWith(lane, begin), later: later[lane.athleteId] ?? 0, begin };
+  });
 
 export interface HeardRun {
   readonly run: ClassRun;

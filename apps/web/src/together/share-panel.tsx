@@ -1,5 +1,5 @@
 /** Two or more people, one bar: who begins when, planned on one axis and set for their clocks. */
-import { formatClock } from '@gambito/core';
+import { formatClock, handOver } from '@gambito/core';
 import { useState } from 'react';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
@@ -65,15 +65,19 @@ function startWords({ later, begin }: Pick<Member, 'later' | 'begin'>): string {
   return begin === null ? when : `${when} with ${begin}, then around`;
 }
 
-function wordsOf({ people, totalSeconds, waitSeconds, aloneSeconds }: SharingPlan, implement: string): string {
+function wordsOf({ people, totalSeconds, waitSeconds, aloneSeconds, changeSeconds }: SharingPlan, implement: string): string {
   const starts = people.map(({ person, begins, begin }) => `${person.lane.name} ${startWords({ later: begins, begin })}`).join(', ');
-  const more = formatClock(Math.max(0, Math.round(totalSeconds - aloneSeconds)));
-  const whole = `all done after about ${formatClock(Math.round(totalSeconds))}, ${more} more than with one each`;
+  const more = Math.max(0, Math.round(totalSeconds - aloneSeconds));
+  const whole = `all done after about ${formatClock(Math.round(totalSeconds))}, ${more === 0 ? 'no' : formatClock(more)} more than with one each`;
   const waiting =
     waitSeconds < 1
       ? `The ${implement} is free whenever it is wanted.`
       : `They wait for the ${implement} now and then, about ${formatClock(Math.round(waitSeconds))} in all.`;
-  return `${starts}; ${whole}. ${waiting}`;
+  const plates =
+    changeSeconds > handOver
+      ? ` Their loads differ: ${changeSeconds - handOver} s of plates at each change of hands, which one load for both would spare.`
+      : '';
+  return `${starts}; ${whole}. ${waiting}${plates}`;
 }
 
 function Plan({ plan, implement, set }: { plan: SharingPlan; implement: string; set: () => void }) {

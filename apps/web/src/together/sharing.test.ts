@@ -41,7 +41,9 @@ describe('sharing an implement', () => {
   });
   test('what is set keeps what was set for others, and takes back what was set for those who share', () => {
     const rounds = (from: number) => Array.from({ length: 10 }, (_, at): [number, number] => [at * 90 + from, at * 90 + from + 30]);
-    const orders = [{ begin: 'burpee', wholeSeconds: 900, uses: [{ implement: 'barbell', spans: rounds(45), kg: 60 }] }];
+    const orders = [
+      { begin: 'burpee', wholeSeconds: 900, clock: { cues: [], totalSeconds: null }, uses: [{ implement: 'barbell', spans: rounds(45), kg: 60 }] },
+    ];
     const lanes = [
       { ...member(1, rounds(0), 900), later: 40 },
       { ...member(2, rounds(0), 900), orders },

@@ -36,6 +36,8 @@ export interface SharePlan<Person extends Sharer> {
   readonly waitSeconds: number;
   /** s of the longest with an implement of their own */
   readonly aloneSeconds: number;
+  /** s that each change of hands takes */
+  readonly changeSeconds: number;
 }
 interface Starts {
   readonly offsets: readonly number[];
@@ -128,5 +130,5 @@ export function planSharing<Person extends Sharer>(people: readonly Person[], im
   const written = asWritten(people, change, aloneSeconds);
   const other = inOtherOrders(people, change);
   const { offsets: _offsets, ...plan } = other && costOf(other) + worthAnotherOrder < costOf(written) ? other : written;
-  return { ...plan, aloneSeconds };
+  return { ...plan, aloneSeconds, changeSeconds: change };
 }
