@@ -112,6 +112,7 @@ export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, warmUpAsked, type Preparation, type PrepareOptions } from './prepare/prepare';
 export { ritualOf, warmUpLimits } from './prepare/warm-up';
 export { lengthOfSteps, readSteps, type WarmUpStep } from './prepare/warm-up-step';
+export { clockGuide, type ClockGuide, type GuideFor, type Prompt } from './clock/guide';
 export { planClock, countInSeconds, type ClockPlan, type Cue, type CueTick } from './clock/plan-clock';
 export { queueForEquipment, staggerEquipment, type Holder, type Queue, type Stagger, type Use } from './clock/share-equipment';
 export { handOver, handOverSeconds, planSharing, plateChange, type SharePlan, type Sharer, type Sharing } from './clock/share-plan';

@@ -266,3 +266,21 @@ test('“no partition” reaches the athlete as a sentence over the coach’s no
   expect(notes).toEqual([expect.stringMatching(/finish each movement before the next/), 'breathe']);
   expect(pageOf(parseWorkout('for time, cap 20:00\n40 burpee\n400 m run').workout.parts[0]!).notes).toEqual([]);
 });
+
+describe('a rest below one part, right above the next', () => {
+  const kinds = (text: string) => parseWorkout(text).workout.parts.map((part) => (part.kind === 'rest' ? (part.open ?? part.seconds) : part.kind));
+  test.each([
+    ['A) 12:00 to find a heavy 2 front squat\nrest until recovered\nB) AMRAP 6:00\n5 burpee', ['maxLoad', 'recovered', 'amrap']],
+    ['12:00 to find a heavy 2 front squat\nrest 3:00\nAMRAP 6:00\n5 burpee', ['maxLoad', 180, 'amrap']],
+    ['AMRAP 6:00\n5 burpee\nrest 3:00\nAMRAP 6:00\n5 burpee', ['amrap', 180, 'amrap']],
+    // a short one is of the rounds, and so is one with nothing below it
+    ['AMRAP 6:00\n5 burpee\nrest 0:20\nAMRAP 6:00\n5 burpee', ['amrap', 'amrap']],
+    ['AMRAP 20:00\n5 burpee\n400 m run\nrest 1:00', ['amrap']],
+    ['AMRAP 20:00\n400 m run\nrest 1:00 between rounds\nB) AMRAP 6:00\n5 burpee', ['amrap', 'amrap']],
+    ['A) 5 sets\n3 back squat @ 80 kg\nrest 2:00\nB) AMRAP 6:00\n5 burpee', ['strength', 'amrap']],
+    ['5 x 3 back squat @ 80 kg\nrest 2:00', ['strength']],
+    ['A) 5 x 3 back squat @ 80 kg\nrest 2:00\nB) AMRAP 6:00\n5 burpee', ['strength', 'amrap']],
+    ['6 x 400 m run\nrest 1:30', ['forTime']],
+    ['A) 3 rounds for time\n400 m run\nrest 1:00\nB) AMRAP 6:00\n5 burpee', ['forTime', 'amrap']],
+  ])('%j', (text, parts) => expect(kinds(text)).toEqual(parts));
+});

@@ -3,6 +3,7 @@ import {
   adapt,
   contextFor,
   capacityOf,
+  clockGuide,
   barePlace,
   formatClock,
   formatLoad,
@@ -82,7 +83,8 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, { rules,
   const { loads } = contextFor(athlete, place, rules);
   const preparation = prepare(adapted.workout, athlete, rules, { place, workoutSeconds: adapted.run.totalSeconds, ritual, locks });
   const pacing = planPacing(adapted.workout, capacityOf(athlete), place, rules.breaks);
-  const clock = planClock(adapted.workout);
+  const guide = clockGuide(adapted.workout, { pacing, place, category: athlete.category, units: athlete.units });
+  const clock = planClock(adapted.workout, guide);
   const inHand: InHand = (part, slot) => adapted.version.parts[part]?.slots[slot]?.load ?? undefined;
   const parts = adapted.workout.parts.map((part, index) => {
     const told = adapted.version.parts[index];
@@ -130,7 +132,12 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, { rules,
     clock: { cues: clock.cues, totalSeconds: clock.totalSeconds },
     wholeSeconds: adapted.run.totalSeconds,
     uses: usesOf(implementUses(adapted.workout, adapted.run, inHand)),
-    orders: otherOrders(adapted.workout, capacityOf(athlete), inHand).map(({ uses, ...order }) => ({ ...order, uses: usesOf(uses) })),
+    orders: otherOrders(adapted.workout, capacityOf(athlete), inHand).map(({ begin, wholeSeconds, uses, parts: turned }) => ({
+      begin,
+      wholeSeconds,
+      uses: usesOf(uses),
+      clock: planClock({ parts: turned }, guide),
+    })),
     fields: scoreFields(adapted.workout),
   };
 }

@@ -109,7 +109,7 @@ const List = ({ lines, className }: { lines: readonly string[]; className: strin
 
 /** What to do now, and small below it what comes after. */
 function Now({ view }: { view: ClockView }) {
-  const { cue, now, upcoming, next, done } = view;
+  const { cue, now, upcoming, next, done, prompt } = view;
   const resting = cue.kind === 'rest' || done;
   const after =
     !resting && upcoming
@@ -121,6 +121,7 @@ function Now({ view }: { view: ClockView }) {
     <div className="mt-2" aria-live="polite">
       {!resting && now.text && <p className="text-3xl font-semibold">{now.text}</p>}
       {done && cue.kind !== 'rest' && <p className="text-2xl text-soft">Done. Rest what is left.</p>}
+      {!resting && prompt && <p className="rounded bg-amber-wash px-3 py-1 text-2xl font-semibold text-amber-ink">{prompt}</p>}
       {!resting && <List lines={now.lines} className="text-2xl leading-snug" />}
       {after && !cue.repeats && (
         <div className={resting ? 'mt-2 text-2xl' : 'mt-3 text-base text-soft'}>

@@ -1,6 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import { parseWorkout, planClock, scoreFields } from '@gambito/core';
-import { beepsBetween, begunBetween, freshClock, scoreOfClock, secondsOf, startsOf, tapped, untapped, viewOf, wordsOf, type ClockState } from './clock-state';
+import {
+  begunBetween,
+  freshClock,
+  promptsBetween,
+  scoreOfClock,
+  secondsOf,
+  soundsBetween,
+  startsOf,
+  tapped,
+  untapped,
+  viewOf,
+  wordsOf,
+  type ClockState,
+} from './clock-state';
 
 const cuesOf = (text: string) => planClock(parseWorkout(text).workout).cues;
 const started = (change: Partial<ClockState> = {}): ClockState => ({ ...freshClock, startedAt: 1_000_000, ...change });
@@ -26,8 +39,8 @@ describe('the clock as a value', () => {
   });
   test('beeps three, two, one, go; none twice', () => {
     const cues = cuesOf('EMOM 2:00\n5 burpee');
-    expect(beepsBetween(cues, started(), 56, 60)).toEqual(['short', 'short', 'short', 'long']);
-    expect(beepsBetween(cues, started(), 60, 60.1)).toEqual([]);
+    expect(soundsBetween(cues, started(), 56, 60)).toEqual(['count', 'count', 'count', 'work']);
+    expect(soundsBetween(cues, started(), 60, 60.1)).toEqual([]);
   });
   test('says what begins, once, and what to do first', () => {
     const cues = cuesOf('EMOM 2:00\nminute 1: 5 thruster @ 40 kg\nminute 2: 30 single-under');
@@ -86,5 +99,39 @@ describe('the clock as a value', () => {
   test('a phone that slept through a piece shows where it is now', () => {
     const cues = cuesOf('EMOM 10:00\n5 burpee');
     expect(viewOf(cues, started(), 1_000_000 + 437_000)).toMatchObject({ index: 7, into: 17, left: 43 });
+  });
+});
+
+describe('each beginning has its own sound, and what is said in between one more', () => {
+  const { cues } = planClock(parseWorkout('AMRAP 2:00 x 2, rest 1:00 between\n10 burpee').workout);
+  test.each([
+    [119.9, 120.1, ['rest']],
+    [179.9, 180.1, ['work']],
+    [299.9, 300.1, ['end']],
+    [118.9, 119.1, ['count']],
+  ])('from %d to %d s: %j', (from, to, sounds) => expect(soundsBetween(cues, started(), from, to)).toEqual(sounds));
+  test('a prompt shows from its second on, is heard and said once, and goes with its piece', () => {
+    const prompted = cues.map((cue, at) =>
+      at === 0
+        ? {
+            ...cue,
+            prompts: [
+              { atSeconds: 0, text: 'Attempt 1' },
+              { atSeconds: 60, text: 'Attempt 2' },
+            ],
+          }
+        : cue,
+    );
+    const at = (seconds: number) => viewOf(prompted, started(), 1_000_000 + seconds * 1000).prompt;
+    expect([at(0), at(59.9), at(60), at(119), at(121), at(181)]).toEqual(['Attempt 1', 'Attempt 1', 'Attempt 2', 'Attempt 2', null, null]);
+    expect(soundsBetween(prompted, started(), 59.9, 60)).toEqual(['prompt']);
+    expect(promptsBetween(prompted, started(), 59.9, 60)).toEqual(['Attempt 2']);
+    expect(promptsBetween(prompted, started(), 60, 61)).toEqual([]);
+    // the first is told with the beginning
+    expect(promptsBetween(prompted, started(), -0.1, 0.1)).toEqual([]);
+    expect(wordsOf(prompted[0]!)).toMatch(/Attempt 1$/);
+    // a page from before there were any
+    const { prompts: _prompts, ...old } = prompted[0]!;
+    expect(viewOf([old as (typeof cues)[number], ...prompted.slice(1)], started(), 1_090_000).prompt).toBeNull();
   });
 });

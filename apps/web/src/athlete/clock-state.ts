@@ -49,6 +49,8 @@ export interface ClockView {
   readonly done: boolean;
   /** what to do now: the tick that is due, or all of it */
   readonly now: { readonly text: string; readonly lines: readonly string[] };
+  /** said last in the course of this piece; null before the first */
+  readonly prompt: string | null;
   /** what comes after it in this piece */
   readonly upcoming: { readonly text: string; readonly lines: readonly string[] } | null;
 }
@@ -78,6 +80,9 @@ function tickAt(cue: ClockCue, at: number): ClockView['now'] | null {
   return cue.ticks[cue.repeats ? at % cue.ticks.length : at] ?? null;
 }
 
+/** A page that was kept from before there were prompts has none. */
+const promptsOf = (cue: ClockCue): ClockCue['prompts'] => (cue as Partial<ClockCue>).prompts ?? [];
+
 export function viewOf(cues: readonly ClockCue[], state: ClockState, now: number): ClockView {
   const seconds = Math.max(0, secondsOf(state, now));
   const starts = startsOf(cues, state.ended);
@@ -98,6 +103,7 @@ export function viewOf(cues: readonly ClockCue[], state: ClockState, now: number
     rounds: cue.repeats ? Math.floor(taps / cue.ticksARound) : taps,
     done: needed !== null && taps >= needed,
     now: tickAt(cue, taps) ?? { text: '', lines: cue.lines },
+    prompt: promptsOf(cue).findLast(({ atSeconds }) => atSeconds <= into)?.text ?? null,
     upcoming: tickAt(cue, taps + 1),
   };
 }
@@ -134,16 +140,27 @@ export function untapped(state: ClockState): ClockState {
   return { ...state, taps: kept, ended };
 }
 
-/** Beeps due between two looks at the clock: at every piece's start, and 3-2-1 before one that the clock begins. */
-export function beepsBetween(cues: readonly ClockCue[], state: ClockState, from: number, to: number): ('short' | 'long')[] {
-  const beeps: ('short' | 'long')[] = [];
-  for (const start of startsOf(cues, state.ended)) {
-    if (!Number.isFinite(start)) continue;
-    for (const before of [3, 2, 1]) if (from < start - before && start - before <= to) beeps.push('short');
-    if (from < start && start <= to) beeps.push('long');
-  }
-  return beeps;
+/** What is heard: the seconds before a piece, and each kind of beginning with a sound of its own. */
+export type Sound = 'count' | 'work' | 'rest' | 'prompt' | 'end';
+const soundOf = (cue: ClockCue): Sound => (cue.kind === 'rest' || cue.kind === 'end' ? cue.kind : 'work');
+/** Sounds due between two looks at the clock: at every piece's start, 3-2-1 before one that the clock begins, and what is said in the course of one. */
+export function soundsBetween(cues: readonly ClockCue[], state: ClockState, from: number, to: number): Sound[] {
+  const isDue = (at: number): boolean => from < at && at <= to;
+  return startsOf(cues, state.ended).flatMap((start, index): Sound[] => {
+    if (!Number.isFinite(start)) return [];
+    const counts = [3, 2, 1].filter((before) => isDue(start - before)).map((): Sound => 'count');
+    return [...counts, ...(isDue(start) ? [soundOf(cues[index]!)] : []), ...promptsDue(cues, state, index, from, to).map((): Sound => 'prompt')];
+  });
 }
+/** Prompts of one piece between two looks; the one it begins with is told with its beginning. */
+function promptsDue(cues: readonly ClockCue[], { ended }: ClockState, index: number, from: number, to: number): ClockCue['prompts'] {
+  const starts = startsOf(cues, ended);
+  const [start, end] = [starts[index]!, starts[index + 1] ?? Infinity];
+  return promptsOf(cues[index]!).filter(({ atSeconds }) => atSeconds > 0 && start + atSeconds < end && from < start + atSeconds && start + atSeconds <= to);
+}
+/** What a voice says between two looks, beside the beginnings. */
+export const promptsBetween = (cues: readonly ClockCue[], state: ClockState, from: number, to: number): string[] =>
+  cues.flatMap((_cue, index) => promptsDue(cues, state, index, from, to).map(({ text }) => text));
 
 /** The piece that began between two looks at the clock; of several the last. */
 export function begunBetween(cues: readonly ClockCue[], state: ClockState, from: number, to: number): ClockCue | null {
@@ -154,7 +171,8 @@ export function begunBetween(cues: readonly ClockCue[], state: ClockState, from:
 export function wordsOf(cue: ClockCue): string {
   if (cue.kind === 'rest' || cue.kind === 'end') return cue.text;
   const [first] = cue.ticks;
-  return [cue.text, ...(first ? first.lines : cue.lines)].join('. ').replace(/ @ /g, ' at ');
+  const [begun] = promptsOf(cue).filter(({ atSeconds }) => atSeconds === 0);
+  return [cue.text, ...(first ? first.lines : cue.lines), ...(begun ? [begun.text] : [])].join('. ').replace(/ @ /g, ' at ');
 }
 
 /** s each work piece of a part took, where it was tapped as done; null where it was not. */

@@ -1,7 +1,7 @@
 /** Keeps a clock: its state in this browser, a redraw ten times a second, sound after the first tap, the screen kept awake. */
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ClockCue } from '../api/types';
-import { beepsBetween, begunBetween, freshClock, secondsOf, wordsOf, type ClockState } from './clock-state';
+import { begunBetween, freshClock, promptsBetween, secondsOf, soundsBetween, wordsOf, type ClockState } from './clock-state';
 import { useClockSound } from './use-clock-sound';
 import { useWakeLock } from './use-wake-lock';
 
@@ -45,15 +45,17 @@ export function useClock(key: string, cues: readonly ClockCue[], led: Led | null
   const running = state.startedAt !== null && state.pausedAt === null && state.finishedAt === null;
   useEffect(() => {
     if (!running) return;
+    const tell = (from: number, to: number): void => {
+      if (!muted) for (const sound of soundsBetween(cues, current.current, from, to)) beep(sound);
+      const begun = begunBetween(cues, current.current, from, to);
+      const said = [...(begun ? [wordsOf(begun)] : []), ...promptsBetween(cues, current.current, from, to)];
+      if (said.length > 0) feel();
+      if (said.length > 0 && speaks) say(said.join('. '));
+    };
     const tick = (): void => {
       const time = Date.now();
       const seconds = secondsOf(current.current, time);
-      if (!muted && seconds - heard.current < slept) for (const kind of beepsBetween(cues, current.current, heard.current, seconds)) beep(kind);
-      if (seconds - heard.current < slept) {
-        const begun = begunBetween(cues, current.current, heard.current, seconds);
-        if (begun) feel();
-        if (begun && speaks) say(wordsOf(begun));
-      }
+      if (seconds - heard.current < slept) tell(heard.current, seconds);
       heard.current = seconds;
       setNow(time);
     };

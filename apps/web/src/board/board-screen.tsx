@@ -7,12 +7,12 @@ import { useRoom } from '../api/room';
 import type { Board, BoardEntry } from '../api/types';
 import { Page } from '../shell/frame';
 import { Failed, Loading } from '../ui/states';
-import { groupsOf } from '@gambito/contract';
 import { toast } from 'sonner';
 import { GroupChips } from '../people/group-chips';
 import { Button } from '../ui/button';
 import { download } from '../ui/csv';
 import { boardGroups } from './board-groups';
+import { narrowings, within } from './narrow';
 import { boardCsv, boardText } from './board-out';
 import { BoardTable } from './board-table';
 import { DayTable } from './day-table';
@@ -39,7 +39,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
   const { data: workout } = useWorkout(workoutId);
   const units = useRoom();
   const correcting = useCorrecting(workoutId);
-  const only = useOneGroup();
+  const only = useNarrowed();
   const board = data.boards[Number(chosen)] ?? data.boards[0]!;
   const rows = board.rows.filter(only.has);
   const showsDay = data.day !== null && chosen === 'day';
@@ -76,17 +76,16 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
   );
 }
 
-/** Of everybody on the board, one group. */
-function useOneGroup() {
-  const { data: people } = useRoster();
+/** Of everybody on the board, one group, level or tier. */
+function useNarrowed() {
+  const { data: people = [] } = useRoster();
   const [chosen, choose] = useState<string | null>(null);
-  const counts = new Map<string, number>();
-  for (const { file } of people ?? []) for (const group of groupsOf(file['groups'])) counts.set(group, (counts.get(group) ?? 0) + 1);
-  const members = new Set((people ?? []).filter(({ file }) => chosen !== null && groupsOf(file['groups']).includes(chosen)).map(({ id }) => id));
+  const members = within(people, chosen);
   return {
-    groups: [...counts].map(([group, count]) => ({ group, count })).sort((a, b) => (a.group < b.group ? -1 : 1)),
+    groups: narrowings(people),
     chosen,
     choose,
+    // who was deleted is in no group
     has: ({ athleteId }: { readonly athleteId: number }): boolean => chosen === null || members.has(athleteId),
   };
 }

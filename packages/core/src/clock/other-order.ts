@@ -5,7 +5,6 @@ import { compile } from '../simulate/program';
 import { walkProgram } from '../simulate/walk-program';
 import type { Item, Part, Slot, Workout } from '../workout/workout';
 import { implementUses, type ImplementUses, type InHand } from './implement-uses';
-import { planClock, type ClockPlan } from './plan-clock';
 
 export interface OtherOrder {
   /** the movement it begins with */
@@ -13,7 +12,7 @@ export interface OtherOrder {
   readonly uses: readonly ImplementUses[];
   /** s all of it takes in this order */
   readonly wholeSeconds: number;
-  readonly clock: ClockPlan;
+  readonly parts: readonly Part[];
 }
 
 /** movements of a round whose orders are looked at */
@@ -48,7 +47,7 @@ function plainRound(items: readonly Item[], withItems: (items: readonly Item[]) 
  * The same version begun with each of its other movements. Only of one part, which goes round: a list that is done once is done in its order.
  * @param inHand of a slot as it is numbered in the version
  */
-export function otherOrders(workout: Workout, capacity: Capacity, inHand: InHand): OtherOrder[] {
+export function otherOrders(workout: Pick<Workout, 'parts'>, capacity: Capacity, inHand: InHand): OtherOrder[] {
   const worked = workout.parts.filter(({ kind }) => kind !== 'rest');
   const at = workout.parts.indexOf(worked[0]!);
   const round = worked.length === 1 ? roundOf(worked[0]!) : null;
@@ -59,6 +58,6 @@ export function otherOrders(workout: Workout, capacity: Capacity, inHand: InHand
     const parts = workout.parts.map((part, index) => (index === at ? round.begunWith(by) : part));
     const run = walkProgram(compile({ parts }, capacity), { trace: true });
     const uses = implementUses({ parts }, run, (part, place) => inHand(part, (place + by) % count));
-    return { begin: plainName(slot), uses, wholeSeconds: run.totalSeconds, clock: planClock({ ...workout, parts }) };
+    return { begin: plainName(slot), uses, wholeSeconds: run.totalSeconds, parts };
   });
 }

@@ -1,5 +1,6 @@
 /** Workout → clock plan: what the clock shows and says, and when. Made from the schedule; the screen plays it against the real time. */
 import { formatClock } from '../units/duration';
+import { noGuide, type ClockGuide, type Prompt } from './guide';
 import { growsByPass, schedule, ticksOf, type Piece, type WorkPiece } from '../workout/schedule';
 import type { Part, Workout } from '../workout/workout';
 import { lineOfMove, linesOfTick, pieceWords, restWords, roundWords } from './words';
@@ -26,6 +27,8 @@ export interface Cue {
   readonly repeats: boolean;
   /** ticks that make a round of it */
   readonly ticksARound: number;
+  /** said in the course of it */
+  readonly prompts: readonly Prompt[];
 }
 export interface ClockPlan {
   readonly cues: readonly Cue[];
@@ -34,7 +37,7 @@ export interface ClockPlan {
 }
 
 /** A cue with nothing to do and nothing to tick: a rest, an end. */
-export const bareCue = { part: 0, lengthSeconds: null, lines: [], ticks: [], repeats: false, ticksARound: 1 } as const satisfies Partial<Cue>;
+export const bareCue = { part: 0, lengthSeconds: null, lines: [], ticks: [], repeats: false, ticksARound: 1, prompts: [] } as const satisfies Partial<Cue>;
 
 /** a count-in of ten seconds before the first work */
 export const countInSeconds = 10;
@@ -42,14 +45,14 @@ export const countInSeconds = 10;
 const grownRounds = 30;
 
 /** The ticks of a piece: its rounds; for a list done again and again one tick a pass, more of them where the counts grow. */
-function ticksOfPiece(part: Part, piece: WorkPiece): CueTick[] {
+function ticksOfPiece(part: Part, piece: WorkPiece, { behind }: ClockGuide): CueTick[] {
   const passes = piece.mode === 'again' && growsByPass(part) ? grownRounds : 1;
   const all = Array.from({ length: passes }, (_, at) => ticksOf(piece.items, piece.pass + at).map((tick) => ({ tick, pass: piece.pass + at }))).flat();
   const worked = all.filter(({ tick }) => tick.steps.some(({ kind }) => kind === 'move'));
   if (worked.length <= 1 && piece.mode !== 'again') return [];
   return all.map(({ tick, pass }) => {
     const round = roundWords(tick.rounds);
-    return { text: passes > 1 ? `Round ${pass + 1}${round ? ` · ${round}` : ''}` : round, lines: linesOfTick(tick) };
+    return { text: passes > 1 ? `Round ${pass + 1}${round ? ` · ${round}` : ''}` : round, lines: linesOfTick(tick, behind) };
   });
 }
 
@@ -61,22 +64,23 @@ function kindOf(part: Part, piece: WorkPiece): CueKind {
   return piece.capSeconds === null ? 'open' : 'cap';
 }
 
-function cueOf(part: Part, index: number, piece: Piece, atSeconds: number): Cue {
+function cueOf(part: Part, index: number, piece: Piece, atSeconds: number, guide: ClockGuide): Cue {
   if (piece.kind === 'rest') {
     const open = piece.rest.open === 'recovered' || piece.rest.open === 'asNeeded' || piece.rest.open === 'ratio';
     return { ...bareCue, atSeconds, kind: 'rest', text: restWords(piece.rest), part: index, lengthSeconds: open ? null : piece.rest.high };
   }
-  const ticks = ticksOfPiece(part, piece);
+  const ticks = ticksOfPiece(part, piece, guide);
   return {
     atSeconds,
     kind: kindOf(part, piece),
     text: pieceWords(part, piece),
     part: index,
     lengthSeconds: piece.seconds ?? piece.capSeconds,
-    lines: [...ticksOf(piece.items, piece.pass).flatMap(linesOfTick), ...interruptionLines(part)],
+    lines: [...ticksOf(piece.items, piece.pass).flatMap((tick) => linesOfTick(tick, guide.behind)), ...interruptionLines(part)],
     ticks,
     repeats: piece.mode === 'again',
     ticksARound: Math.max(1, ticksOf(piece.items, piece.pass).length),
+    prompts: guide.promptsIn(index, piece),
   };
 }
 function interruptionLines({ interruption }: Part): string[] {
@@ -86,16 +90,16 @@ function interruptionLines({ interruption }: Part): string[] {
 }
 
 /**
- * @param workout a version, or the workout as written
+ * @param workout a version, or the workout as written @param guide what is told beside the work: for one athlete
  * @returns cues from 0 on, the count-in not included; after an open piece (the athlete ends it) later cues count from its end, and `totalSeconds` is null
  */
-export function planClock(workout: Pick<Workout, 'parts'>): ClockPlan {
+export function planClock(workout: Pick<Workout, 'parts'>, guide: ClockGuide = noGuide): ClockPlan {
   const cues: Cue[] = [];
   let at = 0;
   let fixed = true;
   workout.parts.forEach((part, index) => {
     for (const piece of schedule(part, at)) {
-      const cue = cueOf(part, index, piece, at);
+      const cue = cueOf(part, index, piece, at, guide);
       cues.push(cue);
       if (cue.lengthSeconds === null) fixed = false;
       at += cue.lengthSeconds ?? (piece.kind === 'rest' ? piece.rest.high : 0);

@@ -101,12 +101,13 @@ export function headOf(part: Part): string {
   }
 }
 
-/** Steps as lines; linked movements and the members of a bracket stand on one. */
-function linesOfSteps(steps: readonly Step[]): string[] {
+/** Steps as lines; linked movements and the members of a bracket stand on one. @param behind a line of one movement; blank: nothing */
+function linesOfSteps(steps: readonly Step[], behind: (move: Move) => string): string[] {
   const lines: string[] = [];
   let string: Slot[] = [];
+  let told = '';
   const end = (): void => {
-    if (string.length > 0) lines.push(formatString(string));
+    if (string.length > 0) lines.push(`${formatString(string)}${string.length === 1 && told !== '' ? ` (${told})` : ''}`);
     string = [];
   };
   for (const step of steps) {
@@ -118,11 +119,12 @@ function linesOfSteps(steps: readonly Step[]): string[] {
     const last = string[string.length - 1];
     if (last && !joined(last, step.slot)) end();
     string.push(slotOfMove(step));
+    told = behind(step);
   }
   end();
   return lines;
 }
-export const linesOfTick = ({ steps }: Tick): string[] => linesOfSteps(steps);
+export const linesOfTick = ({ steps }: Tick, behind: (move: Move) => string = () => ''): string[] => linesOfSteps(steps, behind);
 /** `3 rounds`, `21-15-9`, `3 rounds, rest 1:00 between`. */
 export function blockWords(block: Block): string {
   const ladder = rungsOf(block);

@@ -149,7 +149,8 @@ function forTime(opening: Opening): Part | null {
   const taken = takeSets(opening);
   const bare: BareCount = header.ladder ? 'rung' : 'missing';
   const lone = !titled && taken.work.length === 1 && header.rounds === null;
-  const items = withRestBetween(reader.items(taken.work, lone && timedMax(taken.work[0]!) ? 'max' : bare, 0, header.ladder !== null && !header.ladder.open));
+  const read = reader.items(taken.work, lone && timedMax(taken.work[0]!) ? 'max' : bare, 0, header.ladder !== null && !header.ladder.open);
+  const items = withRestBetween(read, reader);
   if (items.length === 0 && !titled && header.rounds === null && header.ladder === null && header.sets === null) return null;
   settings.capSeconds ??= reader.said.capSeconds;
   const special = titled ? null : (asStrength(items, opening) ?? asTimedMax(items, opening));
@@ -179,11 +180,13 @@ function forTime(opening: Opening): Part | null {
   return checkedWindow(part, opening);
 }
 /** `6 x 400 m run` over `rest 1:30`: a rest behind the last round is none, so it stands between them. */
-function withRestBetween(items: Item[]): Item[] {
+function withRestBetween(items: Item[], { timesBlocks }: ItemReader): Item[] {
   const [block, rest] = items;
-  return items.length === 2 && block?.kind === 'block' && block.rounds.high > 1 && block.restBetween === null && rest?.kind === 'pause'
-    ? [{ ...block, restBetween: rest.seconds }]
-    : items;
+  if (items.length !== 2 || block?.kind !== 'block' || block.rounds.high <= 1 || block.restBetween !== null || rest?.kind !== 'pause') return items;
+  const rested = { ...block, restBetween: rest.seconds };
+  // sets of a times sign stay such
+  if (timesBlocks.has(block)) timesBlocks.add(rested);
+  return [rested];
 }
 function wrapForTime(items: Item[], restBetween: Rest | null, { header, reader, first }: Opening): Item[] {
   if (header.ladder?.open) {

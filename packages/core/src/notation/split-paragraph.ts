@@ -5,6 +5,7 @@ import { cursorOf, restOfLine, type Line } from './lines';
 import { isSetting } from './read-settings';
 import { hasClock, isBlockHeader, type Header } from './header';
 import { readHeader } from './read-header';
+import { readRest } from './read-rest';
 
 export interface Piece {
   readonly label: SectionLabel | null;
@@ -64,14 +65,33 @@ function headed(label: SectionLabel, above: { label: SectionLabel | null; lines:
   return { ...label, name: `${heading!.text.trim()} ${label.name}`, kind: label.kind ?? 'strength' };
 }
 
+/** s from which a rest on the last line of an AMRAP, where another part follows, is no rest of its rounds (round figure) */
+const leastBetween = 60;
+/** A rest below a max, or a long one below an AMRAP, where the next part begins under it: it stands between the two. */
+function restBehind(lines: readonly Line[]): boolean {
+  const [first, last] = [lines[0], lines.at(-1)];
+  // a header, its work, and the rest
+  if (!first || !last || lines.length < (cursorDone(first) ? 3 : 2)) return false;
+  const clock = readHeader(cursorOf(first))?.clock?.kind;
+  const cursor = cursorOf(last);
+  const read = readRest(cursor);
+  if (read?.kind !== 'rest' || read.between || !cursor.done) return false;
+  return clock === 'maxLoad' || (clock === 'amrap' && read.rest.high >= leastBetween);
+}
+
 export function splitParagraph(paragraph: readonly Line[]): Piece[] {
   const pieces: { label: SectionLabel | null; lines: Line[] }[] = [];
   let current: { label: SectionLabel | null; lines: Line[] } = { label: null, lines: [] };
   const base = paragraph[0]?.indent ?? 0;
   let work = false;
   let afterThen = false;
-  const start = (label: SectionLabel | null): void => {
+  const close = (): void => {
     if (current.lines.length > 0 || current.label) pieces.push(current);
+  };
+  const start = (label: SectionLabel | null): void => {
+    const rest = restBehind(current.lines) ? current.lines.splice(-1) : null;
+    close();
+    if (rest) pieces.push({ label: null, lines: rest });
     current = { label, lines: [] };
     work = false;
   };
@@ -103,7 +123,7 @@ export function splitParagraph(paragraph: readonly Line[]): Piece[] {
     work ||=
       !isSetting(behind) && !(current.lines.length === 1 + proseBefore(current.lines) && isProse(behind)) && (!isHeaderLine(behind) || !cursorDone(behind));
   }
-  start(null);
+  close();
   return pieces.map(({ label, lines }) => ({ label, ...takeProse(lines) }));
 }
 /** How many of the first lines are prose, the last one left out. */
