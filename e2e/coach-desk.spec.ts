@@ -1,25 +1,7 @@
 /** The coach's desk beside writing and adapting: people by the dozen, the library, the week, a version by hand, and a desk that moves house. */
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { accessible, fresh, open, saved } from './desk';
-
-/** One more coach, with an empty desk: what is tried there changes nobody else's. */
-async function newcomer(page: Page, browser: Browser, name: string): Promise<Page> {
-  await open(page);
-  await page.goto('/account');
-  await page.getByRole('button', { name: 'Link to a desk of their own' }).click();
-  const link = await page.getByLabel('The invitation, shown once').inputValue();
-  const other = await (await browser.newContext()).newPage();
-  await other.goto(new URL(link).pathname);
-  await other.getByRole('button', { name: 'Start' }).click();
-  await expect(other.getByRole('alert').first()).toContainText('Expected a name');
-  await other.getByLabel('Name').fill(name);
-  await other.getByLabel('E-mail').fill(`${name.toLowerCase()}${Date.now()}@lanterns.example`);
-  await other.getByLabel('Password').fill('a long lantern');
-  await other.getByRole('button', { name: 'Start' }).click();
-  await expect(other.getByRole('heading', { name: /^Today/ })).toBeVisible();
-  return other;
-}
+import { accessible, fresh, newcomer, saved } from './desk';
 
 const table = `name,level,groups,kit,phone
 Hespe,trained,"crew, early","dumbbell 10 kg x 2; rope",012
@@ -192,7 +174,7 @@ test.describe('every screen can be used by everybody', () => {
   ] as const)
     test(`${theme} colours`, async ({ page }) => {
       const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
-      await page.evaluate((chosen) => localStorage.setItem('gambito.theme', chosen), theme);
+      await page.addInitScript((chosen) => localStorage.setItem('gambito.theme', chosen), theme);
       for (const path of [...screens, ...ofWorkout.map((step) => `${address}/${step}`)]) {
         await page.goto(path);
         await page.getByRole('heading', { level: 1 }).first().waitFor();

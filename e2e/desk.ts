@@ -1,6 +1,6 @@
 /** What every browser check needs: the demo's desk, open, and a page that can be used by everybody. */
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
 
 export const phone = { width: 390, height: 844 };
 
@@ -28,9 +28,13 @@ export async function open(page: Page): Promise<void> {
   await page.getByRole('heading', { name: 'Breakwater' }).waitFor();
 }
 
+/** Signed in at the demo's desk, without a screen: what a check looks at it opens itself, and the desk takes seconds to draw. */
+export async function signIn(page: Page): Promise<void> {
+  expect((await page.request.post('/api/demo-login')).ok()).toBe(true);
+}
 /** A workout of one's own, without a day, so that nobody else's desk changes. @returns its address up to the step */
 export async function fresh(page: Page, text: string): Promise<string> {
-  await open(page);
+  await signIn(page);
   const made = await page.request.post('/api/workouts', { data: { text, day: null } });
   return `/workouts/${((await made.json()) as { id: number }).id}`;
 }
@@ -45,4 +49,40 @@ export async function sendTo(page: Page, address: string, name: string): Promise
   const answer = await page.request.post(`/api${address}/sends`, { data: { athleteIds: [id] } });
   const { sends } = (await answer.json()) as { sends: { athleteId: number; token: string }[] };
   return `/a/${sends.find((each) => each.athleteId === id)!.token}`;
+}
+
+/** One more coach, with an empty desk: what is tried there changes nobody else's. */
+export async function newcomer(page: Page, browser: Browser, name: string): Promise<Page> {
+  await signIn(page);
+  await page.goto('/account');
+  await page.getByRole('button', { name: 'Link to a desk of their own' }).click();
+  const link = await page.getByLabel('The invitation, shown once').inputValue();
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(new URL(link).pathname);
+  await other.getByRole('button', { name: 'Start' }).click();
+  await expect(other.getByRole('alert').first()).toContainText('Expected a name');
+  await other.getByLabel('Name').fill(name);
+  await other.getByLabel('E-mail').fill(`${name.toLowerCase()}${Date.now()}@lanterns.example`);
+  await other.getByLabel('Password').fill('a long lantern');
+  await other.getByRole('button', { name: 'Start' }).click();
+  await expect(other.getByRole('heading', { name: /^Today/ })).toBeVisible();
+  return other;
+}
+
+/** Scores typed one after the other, Enter after each, whatever is doubtful answered by the same key. @returns ms it took */
+export async function logByKeyboard(page: Page, scores: readonly string[]): Promise<number> {
+  const fields = page.getByRole('complementary').getByRole('textbox', { name: /Score/ });
+  await expect(fields.first()).toBeVisible();
+  const before = await fields.count();
+  const began = Date.now();
+  for (const [at, score] of scores.entries()) {
+    await fields.first().focus();
+    await page.keyboard.type(score);
+    await page.keyboard.press('Enter');
+    await expect(async () => {
+      if ((await fields.count()) > before - at - 1) await page.keyboard.press('Enter');
+      expect(await fields.count()).toBe(before - at - 1);
+    }).toPass();
+  }
+  return Date.now() - began;
 }

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './bundle.mjs';
 
-const rooms = ['adapt', 'simulate', 'stimulus', 'capacity', 'limits/headroom.ts'];
+const rooms = ['adapt', 'simulate', 'stimulus', 'capacity', 'limits/headroom.ts', 'pacing', 'clock', 'prepare', 'record'];
 const core = join(root, 'packages/core/src');
 
 function filesOf(path) {

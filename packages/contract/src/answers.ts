@@ -240,7 +240,10 @@ const clockCue = z.object({
   repeats: z.boolean().default(false),
   ticksARound: z.number().default(1),
   /** said in the course of it, s after it began */
-  prompts: z.array(z.object({ atSeconds: z.number(), text: z.string() })).readonly().default([]),
+  prompts: z
+    .array(z.object({ atSeconds: z.number(), text: z.string() }))
+    .readonly()
+    .default([]),
 });
 export type ClockCue = z.infer<typeof clockCue>;
 

@@ -108,6 +108,7 @@ export { bouts, stimulusOf, type PartStimulus } from './stimulus/stimulus';
 // pacing, preparation, clock, scores
 export { planPacing, pacingSentence, type Pacing } from './pacing/pacing';
 export { splitOf, splitsFor } from './pacing/splits';
+export { restAdvice } from './pacing/rests';
 export { attemptLadder, type Attempt } from './pacing/attempts';
 export { prepare, usualCautions, warmUpAsked, type Preparation, type PrepareOptions } from './prepare/prepare';
 export { ritualOf, warmUpLimits } from './prepare/warm-up';

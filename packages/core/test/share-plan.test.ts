@@ -70,7 +70,7 @@ describe('hands and plates', () => {
         ],
         'barbell',
       )!.people[1]!.begins;
-    expect([begins(60), begins(40)]).toEqual([20 + handOver, 20 + handOver + plateChange]);
+    expect([begins(60), begins(40)]).toEqual([30, 50]);
     expect(
       planSharing(
         [

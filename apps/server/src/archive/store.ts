@@ -4,7 +4,7 @@ import type { Lock } from '@gambito/core';
 import { Op, type Transaction } from 'sequelize';
 import type { Database } from '../platform/database';
 import { parsed } from '../platform/parsed';
-import type { SendRow } from '../platform/rows';
+import type { ScoreRow, SendRow } from '../platform/rows';
 import type { ScoreStore } from '../scores/store';
 import type { SendStore } from '../sends/store';
 
@@ -64,30 +64,8 @@ function reading(database: Database): ArchiveStore['lines'] {
       yield { workout: { id, title, text, day, tags: tags ?? [], audience: audience ?? everybody, by, decisions } };
     }
     const where = (after: number) => ({ ...(ofKept(coachId) as object), id: { [Op.gt]: after } });
-    for await (const row of pages((after) => models.sends.findAll({ where: { ...where(after), revokedAt: null }, order, limit: page }))) {
-      const { workoutId, athleteId, sentBy: by, originalText, versionText, brief, sentAt } = row;
-      yield { send: { workoutId, athleteId, by, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString(), hurt: hurtOf(row) } };
-    }
-    for await (const row of pages((after) => models.scores.findAll({ where: { ...where(after), deletedAt: null }, order, limit: page }))) {
-      const { workoutId, athleteId, enteredName: by, score, note, versionText, originalText, createdAt } = row;
-      const enteredBy = row.enteredBy === 'athlete' ? 'athlete' : 'coach';
-      yield {
-        score: {
-          workoutId,
-          athleteId,
-          by,
-          score,
-          note,
-          versionText,
-          originalText,
-          enteredBy,
-          at: createdAt.toISOString(),
-          rating: row.rating,
-          measured: row.measured as Measured | null,
-          counts: row.teaches === 1,
-        },
-      };
-    }
+    for await (const row of pages((after) => models.sends.findAll({ where: { ...where(after), revokedAt: null }, order, limit: page }))) yield sendLine(row);
+    for await (const row of pages((after) => models.scores.findAll({ where: { ...where(after), deletedAt: null }, order, limit: page }))) yield scoreLine(row);
   }
   return lines;
 }
@@ -95,6 +73,30 @@ function reading(database: Database): ArchiveStore['lines'] {
 /** What was told to hurt with a version. */
 const hurtOf = ({ felt, feltFor, feltAt, sentAt }: SendRow): LineOf<'send'>['send']['hurt'] =>
   felt && { felt: parsed<Felt>(felt), at: (feltAt ?? sentAt).toISOString(), open: feltFor !== null };
+
+function sendLine(row: SendRow): LineOf<'send'> {
+  const { workoutId, athleteId, sentBy: by, originalText, versionText, brief, sentAt } = row;
+  return { send: { workoutId, athleteId, by, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString(), hurt: hurtOf(row) } };
+}
+function scoreLine(row: ScoreRow): LineOf<'score'> {
+  const { workoutId, athleteId, enteredName: by, score, note, versionText, originalText, createdAt, rating, measured } = row;
+  return {
+    score: {
+      workoutId,
+      athleteId,
+      by,
+      score,
+      note,
+      versionText,
+      originalText,
+      enteredBy: row.enteredBy === 'athlete' ? 'athlete' : 'coach',
+      at: createdAt.toISOString(),
+      rating,
+      measured: measured as Measured | null,
+      counts: row.teaches === 1,
+    },
+  };
+}
 
 type Put = (coachId: number, line: ArchiveLine, numbers: Numbers, transaction: Transaction) => Promise<void>;
 /** One line into a desk, under the numbers that it gets here. */

@@ -19,6 +19,7 @@ import {
   pageOf,
   planPacing,
   prepare,
+  restAdvice,
   scoreFields,
   slotsOfPart,
   forTheAthlete,
@@ -26,11 +27,15 @@ import {
   wordsOf,
   type Adapted,
   type Athlete,
+  type Capacity,
+  type ClockGuide,
   type HouseRules,
   type ImplementUses,
   type InHand,
   type Lock,
   type MassUnit,
+  type Pacing,
+  type Preparation,
   type Slot,
   type FeasibleLoad,
   type VersionSlot,
@@ -80,65 +85,82 @@ export function makeBrief(text: string, athlete: Athlete, { rules, locks = [], u
 
 function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, { rules, locks, ritual }: Required<Omit<BriefTerms, 'units'>>): Omit<Brief, 'note'> {
   const place = athlete.places[0] ?? barePlace;
-  const { loads } = contextFor(athlete, place, rules);
-  const preparation = prepare(adapted.workout, athlete, rules, { place, workoutSeconds: adapted.run.totalSeconds, ritual, locks });
   const pacing = planPacing(adapted.workout, capacityOf(athlete), place, rules.breaks);
   const guide = clockGuide(adapted.workout, { pacing, place, category: athlete.category, units: athlete.units });
-  const clock = planClock(adapted.workout, guide);
-  const inHand: InHand = (part, slot) => adapted.version.parts[part]?.slots[slot]?.load ?? undefined;
-  const parts = adapted.workout.parts.map((part, index) => {
-    const told = adapted.version.parts[index];
-    const written = original.parts[told?.from[0] ?? index];
-    const page = pageOf(part);
-    const predicted = expectationOf(adapted.predicted.perPart.filter((row) => row.part === index));
-    return {
-      ...page,
-      rows: page.rows.map((row) => ({ ...row })),
-      grid: page.grid.map(({ label, boxes }) => ({ label, boxes: [...boxes] })),
-      notes: [...page.notes],
-      window: part.window ? windowText(part.window) : null,
-      predicted,
-      lines: slotsOfPart(part).map((slot, at) =>
-        lineOf(slot, told?.slots[at], written ? slotsOfPart(written)[told?.slots[at]?.written ?? at] : undefined, loads, athlete),
-      ),
-    };
-  });
-  const window = adapted.intent.window;
+  const { window } = adapted.intent;
+  const { unit, low, median, high } = adapted.predicted;
   return {
     title: original.title ?? 'Workout',
     athlete: athlete.name,
     place: place.name,
     category: athlete.category,
     units: athlete.units,
-    parts,
-    predicted: { unit: adapted.predicted.unit, low: adapted.predicted.low, median: adapted.predicted.median, high: adapted.predicted.high },
+    parts: partsOf(original, adapted, athlete, contextFor(athlete, place, rules).loads),
+    predicted: { unit, low, median, high },
     window: window ? windowText(window) : null,
-    warmUp: [...preparation.warmUp],
-    warmUpClock: { ...preparation.warmUpClock },
-    warmUpSeconds: preparation.warmUpSeconds,
-    coolDown: [...preparation.coolDown],
-    pacing: [
-      ...pacing.slots.map(
-        (each, index) => `${pacingSentence(each)}${pacing.limiting === index ? ' (this one decides the score)' : ''}${each.planB ? `; ${each.planB}` : ''}`,
-      ),
-      ...pacing.attempts.map(
-        ({ list }) => `attempts: ${list.map(({ atSeconds, kg }) => `${formatClock(atSeconds)} ${formatMass(kg, athlete.units)}`).join(', ')}`,
-      ),
-      ...barPlan(adapted.workout, place, athlete.category, athlete.units),
-    ],
-    standards: preparation.standards.map(({ name, points, noReps, link }) => ({ movement: name, points: [...points], noReps: [...noReps], link })),
-    cautions: [...preparation.cautions],
+    ...besideOf(prepare(adapted.workout, athlete, rules, { place, workoutSeconds: adapted.run.totalSeconds, ritual, locks })),
+    pacing: [...pacingLines(pacing, athlete.units), ...restAdvice(adapted.workout), ...barPlan(adapted.workout, place, athlete.category, athlete.units)],
     warnings: forTheAthlete(adapted.warnings).map(({ message }) => message),
-    clock: { cues: clock.cues, totalSeconds: clock.totalSeconds },
+    clock: planClock(adapted.workout, guide),
     wholeSeconds: adapted.run.totalSeconds,
-    uses: usesOf(implementUses(adapted.workout, adapted.run, inHand)),
-    orders: otherOrders(adapted.workout, capacityOf(athlete), inHand).map(({ begin, wholeSeconds, uses, parts: turned }) => ({
+    ...sharedOf(adapted, capacityOf(athlete), guide),
+    fields: scoreFields(adapted.workout),
+  };
+}
+
+/** Each part as it stands on the page, with what its version expects. */
+function partsOf(original: Workout, adapted: Adapted, athlete: Athlete, loads: readonly FeasibleLoad[]): Brief['parts'] {
+  return adapted.workout.parts.map((part, index) => {
+    const told = adapted.version.parts[index];
+    const written = original.parts[told?.from[0] ?? index];
+    const page = pageOf(part);
+    return {
+      ...page,
+      rows: page.rows.map((row) => ({ ...row })),
+      grid: page.grid.map(({ label, boxes }) => ({ label, boxes: [...boxes] })),
+      notes: [...page.notes],
+      window: part.window ? windowText(part.window) : null,
+      predicted: expectationOf(adapted.predicted.perPart.filter((row) => row.part === index)),
+      lines: slotsOfPart(part).map((slot, at) =>
+        lineOf(slot, told?.slots[at], written ? slotsOfPart(written)[told?.slots[at]?.written ?? at] : undefined, loads, athlete),
+      ),
+    };
+  });
+}
+
+/** What stands before, beside and after the work. */
+const besideOf = ({
+  warmUp,
+  warmUpClock,
+  warmUpSeconds,
+  coolDown,
+  standards,
+  cautions,
+}: Preparation): Pick<Brief, 'warmUp' | 'warmUpClock' | 'warmUpSeconds' | 'coolDown' | 'standards' | 'cautions'> => ({
+  warmUp: [...warmUp],
+  warmUpClock,
+  warmUpSeconds,
+  coolDown: [...coolDown],
+  standards: standards.map(({ name, points, noReps, link }) => ({ movement: name, points: [...points], noReps: [...noReps], link })),
+  cautions: [...cautions],
+});
+
+const pacingLines = ({ slots, limiting, attempts }: Pacing, units: MassUnit): string[] => [
+  ...slots.map((slot, index) => `${pacingSentence(slot)}${limiting === index ? ' (this one decides the score)' : ''}${slot.planB ? `; ${slot.planB}` : ''}`),
+  ...attempts.map(({ list }) => `attempts: ${list.map(({ atSeconds, kg }) => `${formatClock(atSeconds)} ${formatMass(kg, units)}`).join(', ')}`),
+];
+
+/** When each implement is in use, in the order that is written and begun with each other movement. */
+function sharedOf({ workout, version, run }: Adapted, capacity: Capacity, guide: ClockGuide): Pick<Brief, 'uses' | 'orders'> {
+  const inHand: InHand = (part, slot) => version.parts[part]?.slots[slot]?.load ?? undefined;
+  return {
+    uses: usesOf(implementUses(workout, run, inHand)),
+    orders: otherOrders(workout, capacity, inHand).map(({ begin, wholeSeconds, uses, parts }) => ({
       begin,
       wholeSeconds,
       uses: usesOf(uses),
-      clock: planClock({ parts: turned }, guide),
+      clock: planClock({ parts }, guide),
     })),
-    fields: scoreFields(adapted.workout),
   };
 }
 

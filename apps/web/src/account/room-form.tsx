@@ -1,4 +1,4 @@
-/** Time zone, units and the week; what is chosen is saved at once, and undone by one click. */
+/** Time zone, units, the week and when scores are due; what is chosen is saved at once, and undone by one click. */
 import { logByHours as logBy, type LogBy } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
@@ -9,11 +9,11 @@ import { Field, inputLook } from '../ui/field';
 type Coach = NonNullable<Me['coach']>;
 type Room = Pick<Coach, 'timeZone' | 'units' | 'firstDay' | 'logByHours'>;
 
-const zones = (own: string): string[] => [...new Set([own, 'UTC', ...Intl.supportedValuesOf('timeZone')])];
+const zones = (own: string): [string, string][] => [...new Set([own, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((zone) => [zone, zone]);
 
-export function RoomForm({ coach }: { coach: Coach }) {
+/** Saving the room, with one undo. */
+function useRoomChoice({ timeZone, units, firstDay, logByHours }: Room) {
   const client = useQueryClient();
-  const { timeZone, units, firstDay, logByHours } = coach;
   const save = useMutation({
     mutationFn: (room: Room) => api<Me>('/me', { method: 'PUT', body: room }),
     onSuccess: (me) => {
@@ -26,63 +26,76 @@ export function RoomForm({ coach }: { coach: Coach }) {
     const before = { timeZone, units, firstDay, logByHours };
     save.mutate({ ...before, ...change }, { onSuccess: () => toast('Saved.', { action: { label: 'Undo', onClick: () => save.mutate(before) } }) });
   };
+  return { choose, busy: save.isPending };
+}
+
+export function RoomForm({ coach }: { coach: Coach }) {
+  const { choose, busy } = useRoomChoice(coach);
   return (
     <section className="flex flex-col gap-3">
       <h2 className="text-lg">Room</h2>
-      <Field label="Time zone" hint="Where today begins and ends: for the desk, ages, and the days of scores.">
-        {(props) => (
-          <select {...props} className={inputLook} value={timeZone} disabled={save.isPending} onChange={(event) => choose({ timeZone: event.target.value })}>
-            {zones(timeZone).map((zone) => (
-              <option key={zone}>{zone}</option>
-            ))}
-          </select>
-        )}
-      </Field>
-      <Field label="A load without a unit is in" hint="Boards are read anew when this changes; loads that say their unit stay what they are.">
-        {(props) => (
-          <select
-            {...props}
-            className={inputLook}
-            value={units}
-            disabled={save.isPending}
-            onChange={(event) => choose({ units: event.target.value as Room['units'] })}
-          >
-            <option value="kg">kilograms</option>
-            <option value="lb">pounds</option>
-          </select>
-        )}
-      </Field>
-      <Field label="The week begins on" hint="">
-        {(props) => (
-          <select
-            {...props}
-            className={inputLook}
-            value={firstDay}
-            disabled={save.isPending}
-            onChange={(event) => choose({ firstDay: Number(event.target.value) })}
-          >
-            <option value={1}>Monday</option>
-            <option value={0}>Sunday</option>
-          </select>
-        )}
-      </Field>
-      <Field label="A score is due" hint="After that a workout without one is missed: on the desk, and in the person’s record.">
-        {(props) => (
-          <select
-            {...props}
-            className={inputLook}
-            value={logByHours}
-            disabled={save.isPending}
-            onChange={(event) => choose({ logByHours: Number(event.target.value) as LogBy })}
-          >
-            {Object.entries(logBy).map(([hours, words]) => (
-              <option key={hours} value={hours}>
-                {words}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
+      <Choice
+        label="Time zone"
+        hint="Where today begins and ends: for the desk, ages, and the days of scores."
+        value={coach.timeZone}
+        options={zones(coach.timeZone)}
+        busy={busy}
+        choose={(timeZone) => choose({ timeZone })}
+      />
+      <Choice
+        label="A load without a unit is in"
+        hint="Boards are read anew when this changes; loads that say their unit stay what they are."
+        value={coach.units}
+        options={[
+          ['kg', 'kilograms'],
+          ['lb', 'pounds'],
+        ]}
+        busy={busy}
+        choose={(units) => choose({ units: units as Room['units'] })}
+      />
+      <Choice
+        label="The week begins on"
+        value={String(coach.firstDay)}
+        options={[
+          ['1', 'Monday'],
+          ['0', 'Sunday'],
+        ]}
+        busy={busy}
+        choose={(day) => choose({ firstDay: Number(day) })}
+      />
+      <Choice
+        label="A score is due"
+        hint="After that a workout without one is missed: on the desk, and in the person’s record."
+        value={String(coach.logByHours)}
+        options={Object.entries(logBy)}
+        busy={busy}
+        choose={(hours) => choose({ logByHours: Number(hours) as LogBy })}
+      />
     </section>
+  );
+}
+
+interface ChoiceProps {
+  readonly label: string;
+  readonly hint?: string;
+  readonly value: string;
+  /** value, words */
+  readonly options: readonly (readonly [string, string])[];
+  readonly busy: boolean;
+  readonly choose: (value: string) => void;
+}
+function Choice({ label, hint = '', value, options, busy, choose }: ChoiceProps) {
+  return (
+    <Field label={label} hint={hint}>
+      {(props) => (
+        <select {...props} className={inputLook} value={value} disabled={busy} onChange={(event) => choose(event.target.value)}>
+          {options.map(([option, words]) => (
+            <option key={option} value={option}>
+              {words}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
   );
 }

@@ -178,3 +178,52 @@ describe('a decision of the coach', () => {
     expect(staged.locks.size).toBe(0);
   }, 60_000);
 });
+
+describe('the warm-up of one version', () => {
+  const field = async (panel: HTMLElement) =>
+    (await within(panel).findByLabelText('Warm-up of Orlindo', undefined, { timeout: 20_000 })) as HTMLTextAreaElement;
+  const write = async (staged: ReturnType<typeof adapting>, panel: HTMLElement, words: string) => {
+    await staged.user.clear(await field(panel));
+    await staged.user.type(await field(panel), words);
+    await staged.user.tab();
+  };
+  test('stands as it is made, is kept as it is written when the field is left, and goes back by a click', async () => {
+    const staged = adapting();
+    const panel = await open(staged, 'Orlindo');
+    const made = (await field(panel)).value;
+    expect(made).toMatch(/^3 rounds: 30 s jog on the spot/);
+    await staged.user.click(await field(panel));
+    await staged.user.tab();
+    expect(staged.server.writes()).toEqual([]);
+    await write(staged, panel, '2:00 easy jog');
+    await waitFor(() => expect(staged.locks.get(1)).toEqual([{ warmUp: '2:00 easy jog' }]));
+    await within(panel).findByText(/about 2 min, and cool-down: in your words/);
+    await staged.user.click(within(panel).getByRole('button', { name: 'As Gambito makes it' }));
+    await waitFor(() => expect(staged.locks.get(1)).toEqual([]));
+    await waitFor(async () => expect((await field(panel)).value).toBe(made));
+  }, 60_000);
+  test('is kept as the coach’s own with the school that takes it, and undone to what stood before', async () => {
+    let ritual: string | null = 'breathe';
+    let warmUp = 'pump';
+    const staged = adapting([orli], {
+      'GET /rules': () => ({ rules: { warmUp } }),
+      'GET /ritual': () => ({ ritual }),
+      'PUT /ritual': (body: unknown) => {
+        ({ ritual } = body as { ritual: string | null });
+        return { ritual };
+      },
+      'PUT /rules': (body: unknown) => {
+        ({ warmUp } = (body as { rules: { warmUp: string } }).rules);
+        return { rules: { warmUp } };
+      },
+    });
+    const panel = await open(staged, 'Orlindo');
+    await write(staged, panel, '2:00 easy jog');
+    await staged.user.click(await within(panel).findByRole('button', { name: 'Keep it as my own warm-up' }));
+    await waitFor(() => expect([ritual, warmUp]).toEqual(['2:00 easy jog', 'own']));
+    // what stands there now must not be what is undone to
+    const kept = (await screen.findByText(/^Kept: every warm-up/)).closest('li')!;
+    await staged.user.click(within(kept).getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect([ritual, warmUp]).toEqual(['breathe', 'pump']));
+  }, 60_000);
+});

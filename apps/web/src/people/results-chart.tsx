@@ -24,25 +24,33 @@ const wordsOf = (points: readonly Point[]): string => points.map(({ title, perce
 export function ResultsChart({ results }: { results: readonly ListedResult[] }) {
   const points = pointsOf(results);
   return (
-    <figure className="mt-2" role="img" aria-label={`Each score beside what was expected: ${wordsOf(points)}`}>
+    <figure className="mt-2">
       <figcaption className="text-xs text-soft">Each score beside what was expected</figcaption>
-      <ResponsiveContainer width="100%" height={110}>
-        <LineChart data={points} margin={{ top: 6, right: 8, bottom: 0, left: -18 }}>
-          <CartesianGrid stroke="var(--line)" vertical={false} />
-          <XAxis
-            dataKey="at"
-            type="number"
-            domain={['dataMin', 'dataMax']}
-            tickFormatter={(at: number) => shortDay(new Date(at).toISOString())}
-            fontSize={11}
-            stroke="var(--soft)"
-          />
-          <YAxis tickFormatter={signed} fontSize={11} width={58} stroke="var(--soft)" />
-          <ReferenceLine y={0} stroke="var(--ink)" />
-          <Tooltip content={({ payload }) => <Hint point={payload?.[0]?.payload as Point | undefined} />} />
-          <Line dataKey="percent" stroke="var(--ink)" strokeWidth={1.5} dot={{ r: 3, fill: 'var(--amber)', stroke: 'var(--ink)' }} isAnimationActive={false} />
-        </LineChart>
-      </ResponsiveContainer>
+      <div role="img" aria-label={`Each score beside what was expected: ${wordsOf(points)}`}>
+        <ResponsiveContainer width="100%" height={110}>
+          <LineChart data={points} margin={{ top: 6, right: 8, bottom: 0, left: -18 }}>
+            <CartesianGrid stroke="var(--line)" vertical={false} />
+            <XAxis
+              dataKey="at"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              tickFormatter={(at: number) => shortDay(new Date(at).toISOString())}
+              fontSize={11}
+              stroke="var(--soft)"
+            />
+            <YAxis tickFormatter={signed} fontSize={11} width={58} stroke="var(--soft)" />
+            <ReferenceLine y={0} stroke="var(--ink)" />
+            <Tooltip content={({ payload }) => <Hint point={payload?.[0]?.payload as Point | undefined} />} />
+            <Line
+              dataKey="percent"
+              stroke="var(--ink)"
+              strokeWidth={1.5}
+              dot={{ r: 3, fill: 'var(--amber)', stroke: 'var(--ink)' }}
+              isAnimationActive={false}
+            />
+          </LineChart>
+        </ResponsiveContainer>
+      </div>
     </figure>
   );
 }

@@ -9,28 +9,30 @@ export function ShownChart({ shown }: { shown: readonly Shown[] }) {
   if (shown.length < 2) return null;
   const words = shown.map(({ title, percent }) => `${title} ${signed(percent)}`).join(', ');
   return (
-    <figure className="mb-3" role="img" aria-label={`What each score shows beside the file: ${words}`}>
+    <figure className="mb-3">
       <figcaption className="text-xs text-soft">What each score shows beside the file, and how unsure it is</figcaption>
-      <ResponsiveContainer width="100%" height={150}>
-        <ComposedChart data={[...shown]} margin={{ top: 6, right: 12, bottom: 0, left: -14 }}>
-          <CartesianGrid stroke="var(--line)" vertical={false} />
-          <XAxis
-            dataKey="at"
-            type="number"
-            domain={['dataMin', 'dataMax']}
-            tickFormatter={dayOf}
-            fontSize={11}
-            stroke="var(--soft)"
-            padding={{ left: 10, right: 10 }}
-          />
-          <YAxis tickFormatter={signed} fontSize={11} width={58} stroke="var(--soft)" />
-          <ReferenceLine y={0} stroke="var(--ink)" />
-          <Tooltip content={({ payload }) => <Hint shown={payload?.[0]?.payload as Shown | undefined} />} />
-          <Scatter dataKey="percent" fill="var(--amber)" stroke="var(--ink)" isAnimationActive={false}>
-            <ErrorBar dataKey="spread" direction="y" width={4} stroke="var(--soft)" />
-          </Scatter>
-        </ComposedChart>
-      </ResponsiveContainer>
+      <div role="img" aria-label={`What each score shows beside the file: ${words}`}>
+        <ResponsiveContainer width="100%" height={150}>
+          <ComposedChart data={[...shown]} margin={{ top: 6, right: 12, bottom: 0, left: -14 }}>
+            <CartesianGrid stroke="var(--line)" vertical={false} />
+            <XAxis
+              dataKey="at"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              tickFormatter={dayOf}
+              fontSize={11}
+              stroke="var(--soft)"
+              padding={{ left: 10, right: 10 }}
+            />
+            <YAxis tickFormatter={signed} fontSize={11} width={58} stroke="var(--soft)" />
+            <ReferenceLine y={0} stroke="var(--ink)" />
+            <Tooltip content={({ payload }) => <Hint shown={payload?.[0]?.payload as Shown | undefined} />} />
+            <Scatter dataKey="percent" fill="var(--amber)" stroke="var(--ink)" isAnimationActive={false}>
+              <ErrorBar dataKey="spread" direction="y" width={4} stroke="var(--soft)" />
+            </Scatter>
+          </ComposedChart>
+        </ResponsiveContainer>
+      </div>
     </figure>
   );
 }
