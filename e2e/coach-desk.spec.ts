@@ -1,7 +1,7 @@
 /** The coach's desk beside writing and adapting: people by the dozen, the library, the week, a version by hand, and a desk that moves house. */
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { accessible, fresh, newcomer, saved } from './desk';
+import { accessible, fresh, newcomer, phone, saved } from './desk';
 
 const table = `name,level,groups,kit,phone
 Hespe,trained,"crew, early","dumbbell 10 kg x 2; rope",012
@@ -179,6 +179,10 @@ test.describe('every screen can be used by everybody', () => {
         await page.goto(path);
         await page.getByRole('heading', { level: 1 }).first().waitFor();
         await accessible(page);
+        // and is as wide as a phone on a phone
+        await page.setViewportSize(phone);
+        await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth), path).toBe(phone.width);
+        await page.setViewportSize({ width: 1280, height: 800 });
       }
     });
 });

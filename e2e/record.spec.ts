@@ -113,7 +113,7 @@ test('what hurt comes from the phone to the desk with what could be spared, and 
   const context = await browser.newContext({ viewport: phone, baseURL: baseURL! });
   const hand = await context.newPage();
   await hand.goto(link);
-  await hand.getByText('Something hurt').click();
+  await hand.getByText('Something hurt', { exact: true }).click();
   await hand.getByRole('textbox', { name: 'Where it hurt' }).fill('low back');
   await hand.getByRole('combobox', { name: 'In which movement' }).selectOption({ label: 'Deadlift' });
   await hand.getByRole('button', { name: 'had to stop' }).click();
@@ -127,6 +127,10 @@ test('what hurt comes from the phone to the desk with what could be spared, and 
   await expect(line.getByText(/12 deadlift .* →/)).toBeVisible();
   await expect(line.getByText(/licensed professional before the next session.*clears nobody/)).toBeVisible();
   await accessible(page);
+  // on a phone it is as wide as the phone
+  await page.setViewportSize(phone);
+  await expect(line).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(phone.width);
   const avoid = async () => {
     const who = (await everybody(page)).find(({ name }) => name === 'Ylmarra')!;
     return ((await (await page.request.get(`/api/athletes/${who.id}`)).json()) as { file: { avoid?: string[] } }).file.avoid ?? [];
@@ -168,6 +172,11 @@ test('a warm-up is written over, kept as the coach’s own, and undone; the athl
   await hand.getByRole('link', { name: 'Warm up by the clock' }).click();
   await hand.getByRole('button', { name: 'Start' }).click();
   await expect(hand.getByText('1:00 easy row')).toBeVisible();
+  // on its side the clock and its button are on one screen
+  await hand.setViewportSize({ width: phone.height, height: phone.width });
+  await expect(hand.getByRole('timer')).toBeInViewport();
+  await expect(hand.getByRole('button', { name: 'Finish' })).toBeInViewport({ ratio: 1 });
+  expect(await hand.evaluate(() => document.documentElement.scrollHeight)).toBe(phone.width);
   await context.close();
   await panel.getByRole('button', { name: 'As Gambito makes it' }).click();
   await expect(panel.getByText(/in your words/)).toHaveCount(0);

@@ -33,7 +33,7 @@ export function ClockFace({
 }) {
   const tone = clock.countingIn ? 'bg-amber-wash text-amber-ink' : (toneOf[clock.view.cue.kind] ?? 'bg-paper text-ink');
   return (
-    <main className={`flex min-h-dvh flex-col p-4 ${tone}`}>
+    <main className={`flex min-h-dvh flex-col p-4 short:p-2 ${tone}`}>
       <div className="flex items-center gap-2">
         <Link to={back} className="rounded p-2" aria-label="Back to the workout">
           <ArrowLeft size={20} />
@@ -64,8 +64,10 @@ export function ClockFace({
         </p>
       )}
       {gauges}
-      <Face clock={clock} />
-      <Buttons clock={clock} end={end} />
+      <div className="flex flex-1 flex-col short:grid short:grid-cols-[minmax(0,1fr)_minmax(0,17rem)] short:gap-3">
+        <Face clock={clock} />
+        <Buttons clock={clock} end={end} />
+      </div>
     </main>
   );
 }
@@ -87,9 +89,9 @@ function figureOf({ countingIn, started, over, finishedAt, totalSeconds, seconds
 function Face({ clock }: { clock: ClockModel }) {
   const { view, started, over, countingIn, seconds } = clock;
   return (
-    <div className="flex flex-1 flex-col items-center justify-center gap-2 text-center">
+    <div className="flex flex-1 flex-col items-center justify-center gap-2 text-center short:gap-0">
       <p className="text-2xl">{titleOf(clock)}</p>
-      <p role="timer" aria-live="off" className="font-serif text-[27vw] font-semibold leading-none sm:text-[180px]">
+      <p role="timer" aria-live="off" className="font-serif text-[27vw] font-semibold leading-none sm:text-[180px] short:text-[36vh]">
         {figureOf(clock)}
       </p>
       {started && !over && !countingIn && <p className="text-soft">on the clock {formatClock(Math.max(0, Math.floor(seconds)))}</p>}
@@ -151,7 +153,7 @@ function Buttons({ clock, end }: { clock: ClockModel; end: ClockEnd }) {
   const { started, over, countingIn, running } = clock;
   const word = started && !over && !countingIn ? tapWord(clock) : null;
   return (
-    <div className="flex flex-col gap-2">
+    <div className="flex flex-col gap-2 short:justify-end">
       {!started && !clock.led && (
         <button type="button" onClick={clock.start} className="rounded-xl bg-ink py-6 text-3xl font-semibold text-paper">
           Start

@@ -55,7 +55,7 @@ function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {
       }
     >
       <div className="grid gap-8 lg:grid-cols-[1fr_320px]">
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           {data.day && <BoardChoice boards={data.boards} chosen={chosen} choose={choose} />}
           <div className="no-print">
             <GroupChips groups={only.groups} chosen={only.chosen} choose={only.choose} />

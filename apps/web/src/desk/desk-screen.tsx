@@ -56,8 +56,8 @@ export function DeskScreen() {
         </>
       }
     >
-      <div className="grid gap-8 lg:grid-cols-[1fr_320px]">
-        <div className="flex flex-col gap-8">
+      <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_320px]">
+        <div className="flex min-w-0 flex-col gap-8">
           <DiscomfortList />
           {now.length === 0 && (
             <Empty title="Nothing on the board today">

@@ -61,7 +61,7 @@ export function PartReading({ index, part, summary, told, pacing, writing, lone 
   const { kind, score, window, reps } = summary;
   const inAll = Object.entries(reps).map(([movement, count]) => `${count}${unitOf(part, movement)} ${nameIn(part, movement)}`);
   return (
-    <article className={clsx('border-t border-line pt-2', lone && 'grid gap-x-8 xl:col-span-2 xl:grid-cols-2')}>
+    <article className={clsx('border-t border-line pt-2', lone && 'grid grid-cols-1 gap-x-8 xl:col-span-2 xl:grid-cols-2')}>
       <div>
         <h2 className="text-base">
           Part {index + 1}: {kindWords[kind]}
