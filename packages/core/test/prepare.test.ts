@@ -41,6 +41,20 @@ describe('the warm-up', () => {
     expect(lines).toMatch(/front squat: 5 with the empty bar, 5 at about 35 kg, 3 at 60 kg/);
     expect(lines).toMatch(/push press: 5 without load or with something lighter, then 3 at 2 × 15 kg/);
   });
+  test('with what is owned: the plates a side of each set, and the lighter pair there is', () => {
+    const shed = withKit(['barbell 20 kg', 'plates 4x20 4x10 2x5 2x2.5 kg', 'dumbbell 10 kg x 2', 'dumbbell 15 kg x 2']);
+    const lines = prepared(shed).warmUp.join('\n');
+    expect(lines).toContain('front squat: 5 with the empty bar, 5 at 35 kg (5 + 2.5 a side), 3 at 60 kg (20 a side)');
+    expect(lines).toContain('push press: 5 at 2 × 10 kg, 3 at 2 × 15 kg');
+    // one pair and no lighter one
+    expect(prepared(withKit(['dumbbell 15 kg x 2'])).warmUp.join('\n')).toContain('push press: 5 without load, then 3 at 2 × 15 kg');
+    // a bar whose plates leave nothing between
+    const big = prepared(withKit(['barbell 20 kg', 'plates 2x20 kg'])).warmUp.join('\n');
+    expect(big).toContain('front squat: 5 with the empty bar, 3 at 60 kg (20 a side)');
+    // in pounds, plates too
+    const pounds = prepared(withKit(['barbell 45 lb', 'plates 4x45 4x25 2x10 lb'], { units: 'lb' }), {}, 'for time\n20 front squat @ 135 lb').warmUp.join('\n');
+    expect(pounds).toContain('3 at 135 lb (45 a side)');
+  });
   test('in the units of the athlete', () => expect(prepared(withKit([], { units: 'lb' })).warmUp.join('\n')).toMatch(/3 at 132\.5 lb/));
   const easy = 'AMRAP 10:00\n10 air squat';
   test('a short one begins easily, so that it is five minutes at least; none is longer than ten (60 random people, every school)', () => {

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../ui/button';
 import { isOpen, isWork, ticksNeeded, type ClockView } from './clock-state';
+import { useClockKeys } from './use-clock-keys';
 import type { ClockModel } from './use-clock-view';
 
 /** Where it leads when it is over, or finished before. */
@@ -31,6 +32,7 @@ export function ClockFace({
   note?: string;
   gauges?: React.ReactNode;
 }) {
+  useClockKeys(clock);
   const tone = clock.countingIn ? 'bg-amber-wash text-amber-ink' : (toneOf[clock.view.cue.kind] ?? 'bg-paper text-ink');
   return (
     <main className={`flex min-h-dvh flex-col p-4 short:p-2 ${tone}`}>
@@ -96,7 +98,23 @@ function Face({ clock }: { clock: ClockModel }) {
       </p>
       {started && !over && !countingIn && <p className="text-soft">on the clock {formatClock(Math.max(0, Math.floor(seconds)))}</p>}
       {!over && <Now view={view} />}
+      {started && !over && <Boxes view={view} />}
       {started && view.cue.repeats && <p className="mt-2 text-3xl font-semibold">{view.rounds === 1 ? '1 round' : `${view.rounds} rounds`}</p>}
+    </div>
+  );
+}
+
+/** more are no grid to look at */
+const mostBoxes = 60;
+/** The rounds of a piece as boxes, ticked off one by one. */
+function Boxes({ view: { cue, taps } }: { view: ClockView }) {
+  const { length } = cue.ticks;
+  if (cue.repeats || length < 2 || length > mostBoxes) return null;
+  return (
+    <div role="img" aria-label={`${taps} of ${length} done`} className="mt-3 flex max-w-80 flex-wrap justify-center gap-1.5">
+      {cue.ticks.map((_tick, at) => (
+        <span key={at} className={`size-5 rounded-sm border border-ink ${at < taps ? 'bg-ink' : at === taps ? 'bg-amber-wash' : ''}`} />
+      ))}
     </div>
   );
 }

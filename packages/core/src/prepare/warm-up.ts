@@ -9,9 +9,9 @@ import { movementOf } from '../movements/catalogue';
 import { plainName, wordsOf } from '../notation/format-workout';
 import type { HouseRules } from '../rules/house-rules';
 import { formatClock } from '../units/duration';
-import { formatMass } from '../units/mass';
 import { slotsOfPart } from '../workout/walk';
 import type { Part, Slot, Workout } from '../workout/workout';
+import { rampsOf } from './ramp';
 import { lengthOfSteps, readStep, readSteps, type WarmUpStep } from './warm-up-step';
 
 /** s: no warm-up is shorter or longer, and what the minutes there are keep for it (common practice: five to ten, six with getting ready) */
@@ -20,10 +20,6 @@ export const warmUpLimits = { least: 300, most: 600, kept: 360 } as const;
 const longestLeadIn = 180;
 /** s a rest after the warm-up is shortened to at most */
 const shortestOff = 60;
-/** kg; a lighter bar is warmed up with as it is */
-const lightBarKg = 25;
-/** share of the load of the version on the way to it (common practice) */
-const halfway = 0.6;
 
 /** How much of it there is. */
 interface Size {
@@ -62,20 +58,6 @@ function easyBout(id: string, athlete: Athlete): string {
   return easy.unit === 'reps' && easy.limit.by !== 'ease' ? `5 ${wordsOf(easy.id)}` : `20 s easy ${wordsOf(easy.id)}`;
 }
 
-/** Sets up to the load of a slot; fixed implements have no half load, a bar has. */
-function rampOf(slot: Slot, { category, units }: Athlete): string[] {
-  if (slot.load?.kind !== 'mass') return [];
-  const kg = slot.load[category];
-  const full = `3 at ${slot.load.count === 2 ? '2 × ' : ''}${formatMass(kg, units)}`;
-  const isBar = movementOf(slot.movement).load?.implements[0] === 'barbell' && kg > lightBarKg;
-  const half = formatMass(Math.round((kg * halfway) / 2.5) * 2.5, units);
-  return [`${plainName(slot)}: ${isBar ? `5 with the empty bar, 5 at about ${half}, ${full}` : `5 without load or with something lighter, then ${full}`}`];
-}
-function rampsOf(slots: readonly Slot[], athlete: Athlete): string[] {
-  const loaded = slots.filter((slot) => slot.load?.kind === 'mass');
-  return loaded.filter((slot, index) => loaded.findIndex((other) => other.movement === slot.movement) === index).flatMap((slot) => rampOf(slot, athlete));
-}
-
 /** What raises the pulse: the day's own engine, or on the spot as the athlete and the neighbours may. */
 function pulseFor(ids: readonly string[], { avoid }: Athlete, { noise }: Place): string {
   if (ids.includes('run')) return 'easy jog';
@@ -100,7 +82,7 @@ function materialOf(slots: readonly Slot[], { athlete, place }: WarmUpFor): Mate
     reach: reachFor(athlete),
     // the pulse is raised with the engine already
     rehearsed: ids.filter((id) => id !== 'run' && id !== 'row').map((id) => easyBout(id, athlete)),
-    ramps: rampsOf(slots, athlete),
+    ramps: rampsOf(slots, athlete, place),
     names: [...new Set(slots.map(plainName))],
   };
 }
