@@ -12,14 +12,14 @@ export function Again({ record }: { record: PersonRecord }) {
     <>
       <Lines
         title="Done more than once"
-        rows={repeatsOf(record).map(({ title, scores }) => [title, scores.map((each) => `${each.score} (${shortDay(each.day)})`).join(' → ')])}
+        rows={repeatsOf(record).map(({ title, scores }) => [title, scores.map(({ score, day }) => `${score} (${shortDay(day)})`).join(' → ')])}
       />
       <Lines
         title="Alike work"
         hint="About as long, as dense, and of the same patterns: what the scores show of this person beside the file."
         rows={alikeOf(record).map((group) => [
           [...new Set(group.map(({ title }) => title))].join(', '),
-          group.map((each) => `${shortDay(each.day)} ${each.score}${shows(each)}`).join(' → '),
+          group.map((session) => `${shortDay(session.day)} ${session.score}${shows(session)}`).join(' → '),
         ])}
       />
       <Lines

@@ -51,7 +51,7 @@ const placesThatHurt: readonly (readonly [RegExp, readonly AvoidName[]])[] = [
 const alarming =
   /chest|heart|numb|tingl|pins and needles|dizz|faint|black(?:ed)? ?out|vision|dark urine|swell|swollen|\bpop|snap|sharp|stab|shoot|short of breath/i;
 
-const movementNamed = (name: string): Movement | null => movements.find((each) => each.name.toLowerCase() === name.trim().toLowerCase()) ?? null;
+const movementNamed = (name: string): Movement | null => movements.find((movement) => movement.name.toLowerCase() === name.trim().toLowerCase()) ?? null;
 
 /** @returns of what the place may ask, what the movement it was felt in does; the usual where it is of none of it, or none was told */
 export function sparedFor({ where, movement }: Pick<Hurt, 'where' | 'movement'>): AvoidName[] {

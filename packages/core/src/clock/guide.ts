@@ -69,7 +69,7 @@ function turnIn(piece: WorkPiece): Prompt[] {
   return seconds < shortestTurn ? [] : [{ atSeconds: seconds / 2, text: 'Halfway: turn round' }];
 }
 function attemptsIn(part: number, { pacing, units }: GuideFor): Prompt[] {
-  const list = pacing.attempts.find((each) => each.part === part)?.list ?? [];
+  const list = pacing.attempts.find((attempts) => attempts.part === part)?.list ?? [];
   return list.map(({ atSeconds, kg }, at) => {
     const next = list[at + 1];
     const then = next ? `, next at ${formatClock(next.atSeconds)}` : '';

@@ -52,7 +52,8 @@ export interface WarmUpFor {
 
 /** The easier form of a movement that this athlete may do with nothing. */
 const easyOf = (id: string, athlete: Athlete): string =>
-  movementOf(id).easier.find((each) => athlete.avoid.every((tag) => !violates(movementOf(each), tag, null)) && movementOf(each).needs.kind === 'none') ?? id;
+  movementOf(id).easier.find((easier) => athlete.avoid.every((tag) => !violates(movementOf(easier), tag, null)) && movementOf(easier).needs.kind === 'none') ??
+  id;
 function easyBout(id: string, athlete: Athlete): string {
   const easy = movementOf(easyOf(id, athlete));
   return easy.unit === 'reps' && easy.limit.by !== 'ease' ? `5 ${wordsOf(easy.id)}` : `20 s easy ${wordsOf(easy.id)}`;
@@ -132,7 +133,7 @@ export function warmUpFor({ parts }: Pick<Workout, 'parts'>, asked: WarmUpFor): 
   if (parts.some(isWarmUp)) return material.ramps.slice(0, sizes[0]!.ramps).map(readStep);
   const room = Math.min(warmUpLimits.most, Math.max(asked.room ?? Infinity, warmUpLimits.least / 2));
   const all = sizes.map((size) => linesOf(asked.rules, material, size, asked.ritual).map(readStep));
-  const steps = all.find((each) => lengthOfSteps(each) <= room) ?? all.at(-1)!;
+  const steps = all.find((lines) => lengthOfSteps(lines) <= room) ?? all.at(-1)!;
   // the coach's own words are not lengthened
   return withRestThatFits(asked.rules.warmUp === 'own' && asked.ritual !== null ? steps : withLeadIn(steps, material.pulse, room), asked.room);
 }
