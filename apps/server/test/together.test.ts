@@ -93,6 +93,24 @@ describe('a class on two servers', () => {
     expect((await tell(0, 0, { startedAt: 1, taps: [], ended: {}, finishedAt: null })).status).toBe(410);
     await desk('PUT', `/workouts/${workout}/sends/${sends[0].id}/open`);
   });
+  test('one link holds eight streams open: a ninth ends the oldest, and goes on', async () => {
+    const streams: Awaited<ReturnType<typeof phone>>[] = [];
+    const over = new Set<number>();
+    for (let at = 0; at < 9; at++) {
+      const stream = await phone(0, 1);
+      void stream.ended.then(() => over.add(at));
+      streams.push(stream);
+    }
+    expect(await until(async () => over.has(0) && streams[8]!.heard.length > 0)).toBe(true);
+    expect([...over]).toEqual([0]);
+    for (const each of streams) each.stop();
+  });
+  test('who asks for streams without end is asked to wait', async () => {
+    const link = `/a/${'q'.repeat(32)}/class/news`;
+    let last = 0;
+    for (let at = 0; at < 91; at++) last = (await here!.stranger('GET', link)).status;
+    expect(last).toBe(429);
+  }, 60_000);
   test('who begins later hears so; a server that stops ends its streams', async () => {
     const { lanes } = (await desk('GET', `/workouts/${workout}/class`)).json;
     expect(lanes.map(({ name }: { name: string }) => name)).toEqual(['Quillume', 'Tabrik']);

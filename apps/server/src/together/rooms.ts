@@ -29,6 +29,9 @@ interface Room {
   /** looks are one after the other: an older answer never comes after a newer one */
   looking: Promise<void>;
 }
+/** streams of one athlete at once on one server: a phone, a tablet, and those of connections that were lost and nobody noticed yet */
+const mostPhones = 8;
+
 export interface Rooms {
   /** @returns how to stop */
   follow(workoutId: number, athleteId: number, listener: Listener): () => void;
@@ -106,6 +109,12 @@ export function roomsOn(store: ClassStore): Rooms {
   return {
     follow: (workoutId, athleteId, listener) => {
       const room = enter(workoutId);
+      // one link holds a few streams open, and no more: a new one ends the oldest
+      const own = [...room.phones].filter(([, whose]) => whose === athleteId).map(([phone]) => phone);
+      for (const old of own.slice(0, Math.max(0, own.length - mostPhones + 1))) {
+        room.phones.delete(old);
+        old.end();
+      }
       room.phones.set(listener, athleteId);
       if (room.told !== '') listener.tell(newsOf(room.open, athleteId));
       return () => {

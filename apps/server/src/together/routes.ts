@@ -2,6 +2,7 @@
 import { beginsSchema, classMoveSchema, classRunSchema, classSchema, classStateSchema } from '@gambito/contract';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { z } from 'zod';
+import type { Limit } from '../platform/limits';
 import { coachIn, coachScope } from '../platform/scopes';
 import type { Services } from '../platform/services';
 import { idParams, idValue, tokenParams } from '../platform/shapes';
@@ -65,6 +66,9 @@ export function classRoutes(plain: FastifyInstance, services: Services): void {
   });
 }
 
+/** by link: a bad network asks again every second, for a while */
+const streamsByLink: Limit = { name: 'class streams', most: 90, seconds: 60 };
+
 /** No sign-in: the link is the key, to the clock of its class and its own taps. */
 export function followRoutes(plain: FastifyInstance, services: Services): void {
   const app = typed(plain);
@@ -72,6 +76,7 @@ export function followRoutes(plain: FastifyInstance, services: Services): void {
     now: await services.sharedTime(),
   }));
   app.get('/a/:token/class/news', { schema: { summary: 'The clock of the class, as it is moved', params: tokenParams } }, async (request, reply) => {
+    await services.limiter.spend(streamsByLink, request.params.token, services.now());
     const { workoutId, athleteId } = await followerOf(services, request.params.token);
     stream(reply, (listener) => services.rooms.follow(workoutId, athleteId, listener));
   });
