@@ -84,6 +84,8 @@ describe('the warm-up', () => {
     const off = (minutes: number, warmUp: HouseRules['warmUp']) =>
       prepared(withKit([], { time_available: `${minutes} min` }), { warmUp }, easy, { workoutSeconds: 600 }).warmUp.at(-1);
     expect([off(30, 'miniature'), off(18, 'miniature'), off(15, 'miniature')]).toEqual(['Then 5:00 off', 'Then 4:00 off', 'Then 1:00 off']);
+    // however few minutes there are, a minute
+    expect(off(12, 'miniature')).toBe('Then 1:00 off');
     expect([off(40, 'pump'), off(18, 'pump')]).toEqual(['Then 8–10 min off', 'Then 2:30 off']);
   });
   test('nobody jogs on the spot above a neighbour', () => {
@@ -176,6 +178,21 @@ describe('a warm-up of the coach’s own', () => {
       expect(step!.expectedSeconds).toBeGreaterThanOrEqual(0);
       expect(step!.sets.length).toBeLessThanOrEqual(20);
     }
+  });
+  test.each([
+    // neither counts nor minutes: about a minute
+    ['breathe', { expectedSeconds: 60, seconds: null, sets: [] }],
+    ['10 band pull-apart', { expectedSeconds: 20 }],
+    // twenty rounds are ticked off, more are one step
+    ['20 rounds: 5 air squat', { sets: Array(20).fill(['5 air squat']) }],
+    ['21 rounds: 5 air squat', { sets: [] }],
+    // an hour runs down, and no more
+    ['60 min walk', { seconds: 3600 }],
+    ['61 min walk', { seconds: null }],
+  ])('%s', (line, step) => expect(readSteps(line)).toEqual([expect.objectContaining(step)]));
+  test('ten minutes with a ritual of six leave room for one ramp', () => {
+    const lines = prepared(withKit([]), { warmUp: 'own' }, text, { ritual: '6:00 easy row' }).warmUp;
+    expect(lines.filter((line) => line.includes(': 5 '))).toHaveLength(1);
   });
   test('what is Gambito’s own line is read as it is made, by every school (40 random people)', () => {
     for (let seed = 1; seed <= 40; seed++)
