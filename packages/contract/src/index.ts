@@ -7,6 +7,7 @@ export * from './library';
 export * from './archive';
 export * from './account';
 export * from './today';
+export * from './felt-words';
 export * from './door';
 export * from './class-clock';
 export * from './record';

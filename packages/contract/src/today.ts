@@ -24,7 +24,3 @@ export const feltSchema = z.object({
   note: z.string().trim().max(500).default(''),
 });
 export type Felt = z.infer<typeof feltSchema>;
-export const feltWords: Readonly<Record<Felt['much'], string>> = { 1: 'noticed it', 2: 'had to change something', 3: 'had to stop' };
-/** `low back in deadlift: had to stop. Since the third round.` */
-export const feltSentence = ({ where, much, movement, note }: Felt): string =>
-  `${where}${movement ? ` in ${movement}` : ''}: ${feltWords[much]}.${note ? ` ${note}` : ''}`;

@@ -71,6 +71,22 @@ describe('the way to the server', () => {
     expect(await api('/workouts/7/board')).toEqual({ rows: 3 });
     expect(asked.map(({ options }) => new Headers(options.headers).get('if-none-match'))).toEqual([null, '"7"']);
   });
+  test('what the page asked for before there was an application is taken, once; a failed one is asked for again', async () => {
+    const early = (answer: Promise<Response>): void => void Object.assign(globalThis, { gambitoEarly: { path: '/a/link', answer } });
+    answering('{"later":true}');
+    early(Promise.resolve(new Response('{"early":true}')));
+    expect(await api('/a/other')).toEqual({ later: true });
+    expect(await api('/a/link')).toEqual({ early: true });
+    expect(await api('/a/link')).toEqual({ later: true });
+    early(Promise.resolve(new Response('{}', { status: 503 })));
+    expect(await api('/a/link')).toEqual({ later: true });
+    early(Promise.reject(new TypeError('network')));
+    expect(await api('/a/link')).toEqual({ later: true });
+    // a writing is never answered by it
+    early(Promise.resolve(new Response('{"early":true}')));
+    expect(await api('/a/link', { method: 'PUT', body: {} })).toEqual({ later: true });
+    Object.assign(globalThis, { gambitoEarly: undefined });
+  });
   test('a list comes a page at a time', async () => {
     asked = [];
     globalThis.fetch = async (url) => {

@@ -33,6 +33,22 @@ function remember(path: string, tag: string | null, json: unknown): void {
   if (answers.size > mostAnswers && oldest !== undefined) answers.delete(oldest);
 }
 
+/** Asked by the page itself (public/theme.js) before there was an application. */
+interface Early {
+  gambitoEarly?: { readonly path: string; readonly answer: Promise<Response> } | undefined;
+}
+/** The answer that is on its way already; taken once. A failed one is asked for again. */
+async function earlyAnswer(path: string): Promise<Response | null> {
+  const page = globalThis as Early;
+  const early = page.gambitoEarly;
+  if (early?.path !== path) return null;
+  page.gambitoEarly = undefined;
+  return early.answer.then(
+    (response) => (response.ok ? response : null),
+    () => null,
+  );
+}
+
 async function ask(path: string, { method, body }: Asked): Promise<Response> {
   const tag = method === undefined && body === undefined ? answers.get(path)?.tag : undefined;
   const headers = { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(tag === undefined ? {} : { 'if-none-match': tag }) };
@@ -49,7 +65,8 @@ async function ask(path: string, { method, body }: Asked): Promise<Response> {
 
 /** @throws {ApiError} with the sentence to show */
 export async function api<T>(path: string, options: Asked = {}): Promise<T> {
-  const response = await ask(path, options);
+  const reads = options.method === undefined && options.body === undefined;
+  const response = (reads ? await earlyAnswer(path) : null) ?? (await ask(path, options));
   const before = answers.get(path);
   if (response.status === 304 && before) return before.json as T;
   const text = await response.text();
@@ -60,7 +77,7 @@ export async function api<T>(path: string, options: Asked = {}): Promise<T> {
         ? (json as ProblemDetails)
         : { code: 'failed', title: 'Something went wrong.', status: response.status },
     );
-  if (options.method === undefined && options.body === undefined) remember(path, response.headers?.get('etag') ?? null, json);
+  if (reads) remember(path, response.headers?.get('etag') ?? null, json);
   return json as T;
 }
 
