@@ -76,6 +76,15 @@ function tellAll(room: Room, open: OpenClass | null, fresh: readonly SeenRun[]):
     for (const desk of room.desks) desk.tell({ clock: open?.clock ?? null, later: open?.later ?? {}, begins: open?.begins ?? {}, runs: fresh });
 }
 
+/** One link holds a few streams open, and no more: a new one ends the oldest. */
+function makeRoom(room: Room, athleteId: number): void {
+  const phones = [...room.phones].filter(([, whose]) => whose === athleteId).map(([phone]) => phone);
+  for (const oldest of phones.slice(0, Math.max(0, phones.length - mostPhones + 1))) {
+    room.phones.delete(oldest);
+    oldest.end();
+  }
+}
+
 /** One look, told to whoever has not heard it. */
 async function see(store: ClassStore, workoutId: number, room: Room): Promise<void> {
   const open = await store.find(workoutId);
@@ -109,12 +118,7 @@ export function roomsOn(store: ClassStore): Rooms {
   return {
     follow: (workoutId, athleteId, listener) => {
       const room = enter(workoutId);
-      // one link holds a few streams open, and no more: a new one ends the oldest
-      const own = [...room.phones].filter(([, whose]) => whose === athleteId).map(([phone]) => phone);
-      for (const old of own.slice(0, Math.max(0, own.length - mostPhones + 1))) {
-        room.phones.delete(old);
-        old.end();
-      }
+      makeRoom(room, athleteId);
       room.phones.set(listener, athleteId);
       if (room.told !== '') listener.tell(newsOf(room.open, athleteId));
       return () => {
