@@ -62,7 +62,9 @@ test('“today I only have …” from the phone to the desk, and what hurt', as
   await athlete.getByRole('button', { name: 'Tell the coach' }).click();
   await expect(athlete.getByText('Your coach sees it.').last()).toBeVisible();
   const told = async () => (await (await page.request.get(`/api${address}/sends`)).json()).sends[0];
-  await expect.poll(told).toMatchObject({ felt: 'left knee: noticed it.', today: expect.stringContaining('15 min') });
+  await expect.poll(told).toMatchObject({ today: expect.stringContaining('15 min') });
+  const hurt = async () => ((await (await page.request.get('/api/discomforts')).json()) as { discomforts: { felt: { where: string } }[] }).discomforts;
+  await expect.poll(async () => (await hurt()).map(({ felt }) => felt.where)).toContain('left knee');
   await today.getByRole('button', { name: 'Back to the first version' }).click();
   await expect(athlete.getByRole('region', { name: 'Your version' })).not.toContainText('instead of 8');
   await context.close();

@@ -1,5 +1,5 @@
 /** One class on one clock: the coach on a laptop, five on their phones with their own versions, one of them without a network in the middle. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from '@playwright/test';
 import { accessible, fresh, phone, sendTo } from './desk';
 import { networkTo } from './network';
 
@@ -86,8 +86,9 @@ test('a class of five phones: started, paused and gone on for all, one joins lat
   await network.close();
 });
 
-test('two people on one bar: the second begins when it is free, and the phones know it', async ({ page, browser, baseURL }) => {
-  const address = await fresh(page, '# One Bar\nEMOM 8:00\nminute 1: 5 deadlift @ 50/50 kg\nminute 2: 8 burpee');
+/** Two of the class on one bar, their plan on the coach's screen. @returns the panel, and the phones waiting for the coach once the plan is set */
+async function onOneBar(page: Page, text: string) {
+  const address = await fresh(page, text);
   const links = [await sendTo(page, address, 'Sasquel'), await sendTo(page, address, 'Ylmarra')];
   await page.goto(`${address}/run`);
   await page.getByRole('button', { name: 'Open the class' }).click();
@@ -95,17 +96,25 @@ test('two people on one bar: the second begins when it is free, and the phones k
   const panel = page.getByRole('group').filter({ hasText: 'Share an implement' });
   await panel.getByRole('combobox').selectOption('barbell');
   for (const name of ['Sasquel', 'Ylmarra']) await panel.getByRole('checkbox', { name }).check();
+  const phones = async (browser: Browser, baseURL: string): Promise<{ at: Page; note: string }[]> => {
+    await panel.getByRole('button', { name: 'Set these starts' }).click();
+    await expect(page.getByText(/begins (?:at once with|0:)/)).toBeVisible();
+    const pages = await Promise.all(links.map(async () => (await browser.newContext({ viewport: phone, baseURL })).newPage()));
+    for (const [at, hand] of pages.entries()) await hand.goto(`${links[at]!}/class`);
+    for (const hand of pages) await expect(hand.getByText('Waiting for your coach')).toBeVisible();
+    return Promise.all(pages.map(async (at) => ({ at, note: (await at.getByRole('status').textContent()) ?? '' })));
+  };
+  return { panel, phones };
+}
+
+test('two people on one bar: the second begins when it is free, and the phones know it', async ({ page, browser, baseURL }) => {
+  const { panel, phones } = await onOneBar(page, '# One Bar\nEMOM 8:00\nminute 1: 5 deadlift @ 50/50 kg\nminute 2: 8 burpee');
   await expect(panel.getByText(/at once, .* later; all done after about/)).toBeVisible();
   await accessible(page);
-  await panel.getByRole('button', { name: 'Set these starts' }).click();
+  const hands = await phones(browser, baseURL!);
   await expect(page.getByText(/begins 0:\d\d later/)).toBeVisible();
-  const contexts = await Promise.all(links.map(() => browser.newContext({ viewport: phone, baseURL: baseURL! })));
-  const phones = await Promise.all(contexts.map((context) => context.newPage()));
-  for (const [at, each] of phones.entries()) await each.goto(`${links[at]!}/class`);
-  for (const each of phones) await expect(each.getByText('Waiting for your coach')).toBeVisible();
-  const notes = await Promise.all(phones.map((each) => each.getByRole('status').textContent()));
-  expect(notes.filter((note) => /you begin \d+ s after the others/.test(note ?? ''))).toHaveLength(1);
-  for (const context of contexts) await context.close();
+  expect(hands.filter(({ note }) => /you begin \d+ s after the others/.test(note))).toHaveLength(1);
+  for (const { at } of hands) await at.context().close();
 });
 
 test('two people on one bar with a load each: one begins with the other movement while the plates are changed, and their phone says so', async ({
@@ -113,26 +122,13 @@ test('two people on one bar with a load each: one begins with the other movement
   browser,
   baseURL,
 }) => {
-  const address = await fresh(page, '# Turn About\nEMOM 8:00\nminute 1: 5 deadlift @ 50/35 kg\nminute 2: 8 burpee');
-  const links = [await sendTo(page, address, 'Sasquel'), await sendTo(page, address, 'Ylmarra')];
-  await page.goto(`${address}/run`);
-  await page.getByRole('button', { name: 'Open the class' }).click();
-  await page.getByText('Share an implement').click();
-  const panel = page.getByRole('group').filter({ hasText: 'Share an implement' });
-  await panel.getByRole('combobox').selectOption('barbell');
-  for (const name of ['Sasquel', 'Ylmarra']) await panel.getByRole('checkbox', { name }).check();
+  const { panel, phones } = await onOneBar(page, '# Turn About\nEMOM 8:00\nminute 1: 5 deadlift @ 50/35 kg\nminute 2: 8 burpee');
   await expect(panel.getByText(/at once with burpee, then around; all done after about .* 20 s of plates/)).toBeVisible();
-  await panel.getByRole('button', { name: 'Set these starts' }).click();
+  const hands = await phones(browser, baseURL!);
   await expect(page.getByText(/begins at once with/)).toBeVisible();
-  const contexts = await Promise.all(links.map(() => browser.newContext({ viewport: phone, baseURL: baseURL! })));
-  const phones = await Promise.all(contexts.map((context) => context.newPage()));
-  for (const [at, each] of phones.entries()) await each.goto(`${links[at]!}/class`);
-  for (const each of phones) await expect(each.getByText('Waiting for your coach')).toBeVisible();
-  const notes = await Promise.all(phones.map((each) => each.getByRole('status').textContent()));
-  expect(notes.filter((note) => /begin with burpee, then around/.test(note ?? ''))).toHaveLength(1);
+  expect(hands.filter(({ note }) => /begin with burpee, then around/.test(note))).toHaveLength(1);
   // and their clock plays it so
   await page.getByRole('button', { name: 'Start for all' }).click();
-  for (const [at, each] of phones.entries())
-    await expect(each.getByText(/begin with burpee/.test(notes[at] ?? '') ? /8 burpee/ : /5 deadlift/).first()).toBeVisible();
-  for (const context of contexts) await context.close();
+  for (const { at, note } of hands) await expect(at.getByText(/begin with burpee/.test(note) ? /8 burpee/ : /5 deadlift/).first()).toBeVisible();
+  for (const { at } of hands) await at.context().close();
 });

@@ -89,6 +89,11 @@ describe('a query has an index', () => {
     ['workouts by day', 'SELECT * FROM workouts WHERE coach_id = 1 AND deleted_at IS NULL ORDER BY day DESC, id DESC LIMIT 200'],
     ['a link', "SELECT * FROM sends WHERE token = 'x'"],
     ['what figures were', 'SELECT name, told FROM figures WHERE athlete_id = 1 ORDER BY id DESC LIMIT 400'],
+    [
+      'what was answered lately',
+      "SELECT n.athlete_id FROM workouts w JOIN sends n ON n.workout_id = w.id AND n.revoked_at IS NULL WHERE w.coach_id = 1 AND w.deleted_at IS NULL AND w.day >= '2026-10-01'",
+    ],
+    ['what hurt somebody', 'SELECT felt FROM sends WHERE athlete_id = 1 AND felt IS NOT NULL LIMIT 50'],
     ['what hurt and waits', 'SELECT * FROM sends WHERE felt_for = 1 ORDER BY felt_at DESC LIMIT 100'],
     ['the sends of a workout', 'SELECT * FROM sends WHERE workout_id = 1'],
     ['the board of a workout', 'SELECT * FROM scores WHERE workout_id = 1 AND deleted_at IS NULL'],

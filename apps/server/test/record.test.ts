@@ -59,10 +59,14 @@ describe('a record', () => {
     await change({ maxes: {}, body_mass: '80 kg' });
     const told = (await record()).figures.map(({ name, told: texts }) => [name, ...texts.map(({ text }) => text)]);
     expect(told).toEqual([['back squat', '100 kg', '105 kg', '']]);
+    // a max and a best set of one movement are two figures
+    await change({ maxes: { strict_pull_up: '20 kg' }, best_sets: { push_up: 30, strict_pull_up: 9 } });
+    await change({ maxes: { strict_pull_up: '25 kg' }, best_sets: { push_up: 30, strict_pull_up: 9 } });
+    expect((await record()).figures.find(({ name }) => name === 'strict pull up')?.told.map(({ text }) => text)).toEqual(['20 kg', '25 kg']);
     // of somebody whose figures nobody noted the first is noted with its change
     await instance.database.models.figures.destroy({ where: { athleteId: tabrik } });
-    await change({ best_sets: { push_up: 33 } });
-    expect((await record()).figures.map(({ name, told: texts }) => [name, ...texts.map(({ text }) => text)])).toEqual([['push up', '30', '33']]);
+    await change({ best_sets: { push_up: 33, strict_pull_up: 9 } });
+    expect((await record()).figures.map(({ name, told: texts }) => [name, ...texts.map(({ text }) => text)])).toEqual([['push up, best set', '30', '33']]);
   });
   test('has what hurt, and whether it waits', async () => {
     const felt = { where: 'knee', much: 1, movement: '', note: '' };

@@ -12,7 +12,7 @@ self.addEventListener('install', (event) => {
   event.waitUntil(
     caches
       .open(shellCache)
-      .then((cache) => cache.addAll(['/athlete.html', '/theme.js', '/lantern.svg', ...assets]))
+      .then((cache) => cache.addAll(['/athlete.html', '/theme.js', '/early.js', '/lantern.svg', ...assets]))
       .then(() => self.skipWaiting()),
   );
 });
@@ -49,5 +49,5 @@ self.addEventListener('fetch', (event) => {
   else if (/^\/api\/a\/[\w-]+$/.test(pathname)) {
     // asked for whole: "not changed since" is nothing one could keep
     event.respondWith(serverFirst(new Request(request.url, { credentials: 'same-origin' }), pathname, pageCache));
-  } else if (pathname.startsWith('/assets/') || pathname === '/theme.js' || pathname === '/lantern.svg') event.respondWith(keptFirst(request));
+  } else if (pathname.startsWith('/assets/') || ['/theme.js', '/early.js', '/lantern.svg'].includes(pathname)) event.respondWith(keptFirst(request));
 });

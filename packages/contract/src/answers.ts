@@ -133,9 +133,8 @@ export const storedSendSchema = z.object({
   revoked: z.boolean(),
   /** the link was opened since it was sent */
   opened: z.boolean(),
-  /** what the athlete asked for on the day, and what hurt, in words */
+  /** what the athlete asked for on the day, in words */
   today: z.string().nullable(),
-  felt: z.string().nullable(),
   /** whether the workout reads otherwise since */
   changed: z.boolean(),
 });

@@ -9,9 +9,14 @@ export const entryLines = (record: unknown): string[] =>
 /** Each figure of a file by its name: maxes, best sets, times, body mass. As they were typed. */
 export function figuresOf(file: Readonly<Record<string, unknown>>): Map<string, string> {
   const mass = text(file['body_mass']).trim();
-  const lines = ['maxes', 'best_sets', 'times'].flatMap((key) => entryLines(file[key]));
-  const split = lines.map((line): [string, string] => [line.slice(0, line.indexOf(': ')), line.slice(line.indexOf(': ') + 2)]);
-  return new Map([...split, ...(mass === '' ? [] : [['body mass', mass] as [string, string]])]);
+  // a movement may have a max and a best set
+  const told = (['maxes', 'best_sets', 'times'] as const).flatMap((key) =>
+    entryLines(file[key]).map((line): [string, string] => {
+      const end = line.indexOf(': ');
+      return [`${line.slice(0, end)}${key === 'best_sets' ? ', best set' : ''}`, line.slice(end + 2)];
+    }),
+  );
+  return new Map([...told, ...(mass === '' ? [] : [['body mass', mass] as [string, string]])]);
 }
 /** A list, or words between commas. */
 export const listedWords = (list: unknown): string[] =>

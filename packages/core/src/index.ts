@@ -94,7 +94,7 @@ export {
 } from './record/training-weeks';
 export { alikeGroups, alikeLimits, isAlike, type Work } from './record/alike';
 export { addDays, daysBetween, hoursAfter, weekOf } from './record/days';
-export { mostResults, weighEvidence, type Evidence, type Thought } from './record/evidence';
+export { mostResults, shownFitness, weighEvidence, type Evidence, type ShownFitness, type Thought } from './record/evidence';
 export { heartRateBytes, readHeartRate, type HeartRate } from './devices/heart-rate';
 export { readRower, rowerBytes, type RowerData } from './devices/rower';
 export { metresBetween, trackOf, type Track, type TrackPoint } from './devices/track';

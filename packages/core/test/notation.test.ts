@@ -141,6 +141,15 @@ describe('open ladders and chippers', () => {
     expect(part('AMRAP 10:00\n3-6-9-12-...\nthruster @ 40 kg\npull-up').reps).toEqual({ thruster: 3, 'pull-up': 3 });
     expect(formatWorkout(read('AMRAP 10:00\n3-6-9-12-...\nthruster @ 40 kg\npull-up').workout)).toContain('3, +3 each round: thruster @ 40 kg');
   });
+  test.each([
+    // what is indented with the rounds is repeated, what stands at the header's margin behind them is done once
+    ['4 rounds for time, cap 20:00\n  8 clean @ 60 kg\n40 sit-up', '4 rounds\n  8 clean @ 60 kg\n40 sit-up'],
+    ['4 rounds for time, cap 20:00\nbuy-in: 500 m row\n8 burpee\ncash-out: 40 sit-up', '500 m row\n4 rounds\n  8 burpee\n40 sit-up'],
+    ['5 rounds for time, cap 15:00\n  10 push-up\nrest 1:00', '5 rounds\n  10 push-up\n  rest 1:00'],
+    ['3 rounds, not for time\n  10 lunge\ncash-out: 20 sit-up', '3 rounds\n  10 lunge\n20 sit-up'],
+  ])('%j: what the rounds repeat, and what is done once', (text, items) =>
+    expect(formatWorkout(parseWorkout(text).workout).split('\n').slice(1).join('\n').trim()).toBe(items),
+  );
   test('a buy-in and a cash-out are done once', () =>
     expect(part('for time, cap 30:00\nbuy-in: 1000 m row\n3 rounds\n  10 burpee\ncash-out: 50 double-unders').reps).toEqual({
       row: 1000,

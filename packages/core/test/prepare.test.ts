@@ -209,6 +209,15 @@ describe('a warm-up of the coach’s own', () => {
     const own = prepared(withKit([]), { warmUp: 'own' }, text, { ritual }).warmUp.join('\n');
     expect(ritualOf(own, workout(text), asked)).toBe(ritual);
     expect(ritualOf('Own ritual', workout(text), asked)).toBe('');
+    // one line of Gambito's changed, the others left: of those what rehearses this version stays out, by every school
+    for (const warmUp of ['rounds', 'miniature', 'pump'] as const) {
+      const [, ...rest] = prepared(withKit([]), { warmUp }, text).warmUp;
+      expect(
+        ritualOf(['3:00 easy row', ...rest].join('\n'), workout(text), asked)
+          .split('\n')
+          .filter((line) => !line.startsWith('Then')),
+      ).toEqual(['3:00 easy row']);
+    }
   });
 });
 

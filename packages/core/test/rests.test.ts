@@ -14,6 +14,9 @@ describe('what to do in a rest', () => {
     ['3 sets, rest 2-3 min between\n  10 burpee', /^In rests of 2:00–3:00: walk all of it/],
     ['AMRAP 5:00\n10 burpee\n\nrest 6:00\n\nAMRAP 5:00\n10 air squat', /^In the rest of 6:00: walk, drink/],
     ['3 sets, rest until recovered between\n  10 burpee', /speak in whole sentences/],
+    ['4 rounds for time, rest 1:30 between rounds\n10 burpee', /^In rests of 1:30: walk/],
+    ['AMRAP 20:00\n10 burpee\nrest 0:20', /^In rests of 0:20: stay standing/],
+    ['4 rounds for time, rest 1:1 between rounds\n10 burpee', /^Rest as long as the work took/],
     ['EMOM 10:00\n10 burpee', /^What is left of each interval is rest/],
   ])('%j', (text, sentence) => expect(advice(text)).toEqual([expect.stringMatching(sentence)]));
   test('each is said once, and nothing where nothing is rested', () => {

@@ -25,6 +25,11 @@ describe('what is spared', () => {
     // nothing stands for it
     ['ear', '', []],
     ['backpack strap', '', []],
+    ['from the march', '', []],
+    // which side of it is no place of its own
+    ['back of the left knee', '', ['deep_knee']],
+    ['Back of my thigh', '', ['running']],
+    ['forefoot', '', ['high_impact']],
   ])('%s', (where, movement, tags) => expect(sparedFor({ where, movement })).toEqual(tags));
   test.each([
     ['knee', 'Box jump', ['high_impact']],
@@ -82,6 +87,9 @@ describe('whom to ask', () => {
     [hurt({ much: 2 }), 'If it is there again, ask them to see a licensed professional.'],
     [hurt({ much: 3 }), 'Ask them to see a licensed professional before the next session.'],
     [hurt({ much: 1, note: 'went numb' }), 'Ask them to stop training until a licensed professional, today if it goes on, has looked at it.'],
+    // words that only look like it
+    [hurt({ much: 1, note: 'in round number 3, chest-to-bar, stable again' }), 'Ask how it is before the next session.'],
+    [hurt({ much: 1, note: 'it popped' }), 'Ask them to stop training until a licensed professional, today if it goes on, has looked at it.'],
     [hurt({ much: 1, where: 'chest' }), 'Ask them to stop training until a licensed professional, today if it goes on, has looked at it.'],
   ])('%o', (told, sentence) => expect(whomToAsk(told)).toBe(sentence));
 });

@@ -107,9 +107,9 @@ describe('what is to be looked at twice', () => {
 describe('kept and missed', () => {
   const days = (...kept: boolean[]) => kept.map((each, at) => ({ day: addDays(today, at - kept.length), kept: each }));
   test('a streak ends with a miss, and the longest is kept', () => {
-    expect(attendance(days(true, true, true, false, true, true))).toEqual({ kept: 5, missed: 1, streak: 2, silent: 0, longest: 3 });
-    expect(attendance(days(true, false, false))).toMatchObject({ streak: 0, silent: 2, longest: 1 });
-    expect(attendance([])).toEqual({ kept: 0, missed: 0, streak: 0, silent: 0, longest: 0 });
+    expect(attendance(days(true, true, true, false, true, true))).toEqual({ kept: 5, missed: 1, streak: 2, silent: 0, silentSince: null, longest: 3 });
+    expect(attendance(days(true, false, false))).toMatchObject({ streak: 0, silent: 2, silentSince: addDays(today, -2), longest: 1 });
+    expect(attendance([])).toEqual({ kept: 0, missed: 0, streak: 0, silent: 0, silentSince: null, longest: 0 });
   });
   test('whatever the order they come in', () => {
     const [first, ...rest] = days(false, true, true);

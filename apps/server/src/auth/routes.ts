@@ -1,14 +1,4 @@
-import {
-  forgottenSchema,
-  logBySchema,
-  usualLogBy,
-  meSchema,
-  newCoachSchema,
-  newPasswordSchema,
-  passwordSchema,
-  sessionSchema,
-  type Me,
-} from '@gambito/contract';
+import { forgottenSchema, logBySchema, meSchema, newCoachSchema, newPasswordSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachOf, coachScope, dropSession, keepSession, sessionOf } from '../platform/scopes';
@@ -119,11 +109,14 @@ export function accountRoutes(plain: FastifyInstance, services: Services): void 
     {
       schema: {
         summary: 'Change time zone, units, the first day of the week, and when scores are due',
-        body: z.object({ timeZone, units, firstDay: z.union([z.literal(0), z.literal(1)]).default(1), logByHours: logBySchema.default(usualLogBy) }),
+        body: z.object({ timeZone, units, firstDay: z.union([z.literal(0), z.literal(1)]).default(1), logByHours: logBySchema.optional() }),
         response: { 200: meSchema },
       },
     },
-    async (request) => show(services, await changeSettings(services, coachIn(request), request.body)),
+    async (request) => {
+      const coach = coachIn(request);
+      return show(services, await changeSettings(services, coach, { ...request.body, logByHours: request.body.logByHours ?? coach.logByHours }));
+    },
   );
   app.put(
     '/me/password',

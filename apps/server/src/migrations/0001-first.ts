@@ -4,7 +4,7 @@ import { ensureIndex, moment, reference, times } from './reentrant';
 
 const id = { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true, autoIncrement: true };
 
-export async function up(queries: QueryInterface): Promise<void> {
+async function makePeople(queries: QueryInterface): Promise<void> {
   await queries.createTable('coaches', {
     id,
     email: { type: DataTypes.STRING(190), allowNull: false, unique: true },
@@ -30,6 +30,9 @@ export async function up(queries: QueryInterface): Promise<void> {
     deleted_at: moment(true),
     ...times,
   });
+}
+
+async function makeWorkouts(queries: QueryInterface): Promise<void> {
   await queries.createTable('workouts', {
     id,
     coach_id: reference('coaches'),
@@ -75,6 +78,11 @@ export async function up(queries: QueryInterface): Promise<void> {
     ...times,
   });
   await ensureIndex(queries, 'scores', ['workout_id', 'athlete_id']);
+}
+
+export async function up(queries: QueryInterface): Promise<void> {
+  await makePeople(queries);
+  await makeWorkouts(queries);
 }
 
 export async function down(queries: QueryInterface): Promise<void> {

@@ -205,7 +205,6 @@ export interface DoorRow extends Row<DoorRow> {
   revokedAt: Date | null;
   openedAt: Date | null;
 }
-/** What an athlete would have otherwise in their file. */
 /** What a file said of one figure from then on; blank: it went. */
 export interface FigureRow extends Row<FigureRow> {
   id: CreationOptional<number>;
@@ -214,6 +213,7 @@ export interface FigureRow extends Row<FigureRow> {
   told: string;
   createdAt: CreationOptional<Date>;
 }
+/** What an athlete would have otherwise in their file. */
 export interface ProposalRow extends Row<ProposalRow> {
   id: CreationOptional<number>;
   coachId: number;

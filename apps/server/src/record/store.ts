@@ -6,12 +6,12 @@ import type { Database } from '../platform/database';
 import { groupBy } from '../platform/group-by';
 import { parsed } from '../platform/parsed';
 
-/** What was done, in any order of day and unsorted by what is due. */
+/** What a person's record is made of, before anybody looks at what is due. */
 export interface Done extends Pick<PersonRecord, 'sessions' | 'hurt' | 'figures'> {
   /** what was sent and not scored, the newest first */
   readonly unscored: readonly Unscored[];
 }
-/** Of one athlete, newest first: a sending, and whether a score came. */
+/** A sending, and whether a score came. */
 export interface Answered {
   readonly athleteId: number;
   readonly name: string;

@@ -30,10 +30,10 @@ export async function silentOf(services: Services, coach: Coach): Promise<Silent
   return [...groupBy(answered, ({ athleteId }) => athleteId).values()].flatMap((rows) => silence(rows, isDue)).sort((a, b) => b.missed - a.missed);
 }
 
-/** @param rows of one athlete */
+/** @param rows of one athlete, at least one */
 function silence(rows: readonly Answered[], isDue: (day: string) => boolean): Silent[] {
-  const due = rows.filter(({ day, scored }) => scored || isDue(day));
-  const { silent: missed } = attendance(due.map(({ day, scored: kept }) => ({ day, kept })));
-  const first = [...due].sort((a, b) => (a.day < b.day ? -1 : 1)).at(-missed);
-  return missed < silentFrom || !first ? [] : [{ athleteId: first.athleteId, name: first.name, missed, since: first.day }];
+  const due = rows.filter(({ day, scored }) => scored || isDue(day)).map(({ day, scored: kept }) => ({ day, kept }));
+  const { silent: missed, silentSince: since } = attendance(due);
+  const { athleteId, name } = rows[0]!;
+  return since === null || missed < silentFrom ? [] : [{ athleteId, name, missed, since }];
 }

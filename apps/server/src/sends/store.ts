@@ -1,5 +1,5 @@
 /** What was sent to whom, behind which link. A link opens one athlete's version of one workout and nothing else. */
-import { feltSentence, type Brief, type Felt, type StoredSend } from '@gambito/contract';
+import type { Brief, Felt, StoredSend } from '@gambito/contract';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { newToken } from '../auth/token';
@@ -80,7 +80,7 @@ export interface SendStore {
 const lifetime = 120 * 24 * 3600 * 1000;
 
 const show = (
-  row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'openedAt' | 'originalText' | 'today' | 'felt' | 'sentBy'>,
+  row: Pick<SendRow, 'id' | 'athleteId' | 'token' | 'sentAt' | 'revokedAt' | 'openedAt' | 'originalText' | 'today' | 'sentBy'>,
   text: string,
 ): StoredSend => ({
   id: row.id,
@@ -92,7 +92,6 @@ const show = (
   opened: row.openedAt !== null && row.openedAt >= row.sentAt,
   changed: row.originalText !== text,
   today: row.today ? parsed<Today>(row.today).said : null,
-  felt: row.felt ? feltSentence(parsed<Felt>(row.felt)) : null,
 });
 const expectedOf = ({ brief }: Pick<MadeBrief, 'brief'>): Sent['expected'] => brief.parts.map(({ predicted }) => predicted ?? null);
 
@@ -125,7 +124,7 @@ type Reads = Pick<SendStore, 'list' | 'versionFor' | 'lengths' | 'expected' | 'o
 function sendReads({ sequelize, models, read }: Database): Reads {
   return {
     list: async (workoutId, text) => {
-      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText', 'today', 'felt', 'sentBy'] as const;
+      const attributes = ['id', 'athleteId', 'token', 'sentAt', 'revokedAt', 'openedAt', 'originalText', 'today', 'sentBy'] as const;
       const rows = await read(() => models.sends.findAll({ where: { workoutId }, attributes: [...attributes], order: ['id'] }));
       return rows.map((row) => show(row, text));
     },

@@ -33,7 +33,7 @@ function remember(path: string, tag: string | null, json: unknown): void {
   if (answers.size > mostAnswers && oldest !== undefined) answers.delete(oldest);
 }
 
-/** Asked by the page itself (public/theme.js) before there was an application. */
+/** Asked by the page itself (public/early.js) before there was an application. */
 interface Early {
   gambitoEarly?: { readonly path: string; readonly answer: Promise<Response> } | undefined;
 }

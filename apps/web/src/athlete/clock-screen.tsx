@@ -35,8 +35,10 @@ function ClassClock({ token, page }: OpenPage) {
   const { led, run, begin, note } = useClass(token);
   if (led === null) return <Loading what={note} />;
   // a clock that the coach starts anew begins without taps
-  const ordered = { ...page, brief: { ...page.brief, clock: clockBegunWith(page.brief, begin) } };
-  return <ClassRun key={`${run} ${begin}`} token={token} page={ordered} led={led} run={run} note={note} />;
+  // a version that was sent anew may not go round with it any more: then it is neither played nor said
+  const clock = clockBegunWith(page.brief, begin);
+  const said = clock === page.brief.clock ? note : `${note} · begin with ${begin}, then around`;
+  return <ClassRun key={`${run} ${begin}`} token={token} page={{ ...page, brief: { ...page.brief, clock } }} led={led} run={run} note={said} />;
 }
 function ClassRun({ token, page, led, run, note }: OpenPage & { led: Led; run: number; note: string }) {
   const clock = useClockView(clockKey(token, `${page.sentAt}.class.${run}`), page.brief.clock, led);

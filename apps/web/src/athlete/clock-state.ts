@@ -143,24 +143,28 @@ export function untapped(state: ClockState): ClockState {
 /** What is heard: the seconds before a piece, and each kind of beginning with a sound of its own. */
 export type Sound = 'count' | 'work' | 'rest' | 'prompt' | 'end';
 const soundOf = (cue: ClockCue): Sound => (cue.kind === 'rest' || cue.kind === 'end' ? cue.kind : 'work');
+/** What is said in the course of each piece, by when on the clock; what it begins with is told with its beginning. */
+function promptTimes(cues: readonly ClockCue[], starts: readonly number[]): { readonly at: number; readonly text: string }[] {
+  return cues.flatMap((cue, index) =>
+    promptsOf(cue)
+      .map(({ atSeconds, text }) => ({ at: starts[index]! + atSeconds, text }))
+      .filter(({ at }) => at > starts[index]! && at < (starts[index + 1] ?? Infinity)),
+  );
+}
 /** Sounds due between two looks at the clock: at every piece's start, 3-2-1 before one that the clock begins, and what is said in the course of one. */
 export function soundsBetween(cues: readonly ClockCue[], state: ClockState, from: number, to: number): Sound[] {
   const isDue = (at: number): boolean => from < at && at <= to;
-  return startsOf(cues, state.ended).flatMap((start, index): Sound[] => {
+  const starts = startsOf(cues, state.ended);
+  const begun = starts.flatMap((start, index): Sound[] => {
     if (!Number.isFinite(start)) return [];
     const counts = [3, 2, 1].filter((before) => isDue(start - before)).map((): Sound => 'count');
-    return [...counts, ...(isDue(start) ? [soundOf(cues[index]!)] : []), ...promptsDue(cues, state, index, from, to).map((): Sound => 'prompt')];
+    return isDue(start) ? [...counts, soundOf(cues[index]!)] : counts;
   });
-}
-/** Prompts of one piece between two looks; the one it begins with is told with its beginning. */
-function promptsDue(cues: readonly ClockCue[], { ended }: ClockState, index: number, from: number, to: number): ClockCue['prompts'] {
-  const starts = startsOf(cues, ended);
-  const [start, end] = [starts[index]!, starts[index + 1] ?? Infinity];
-  return promptsOf(cues[index]!).filter(({ atSeconds }) => atSeconds > 0 && start + atSeconds < end && from < start + atSeconds && start + atSeconds <= to);
+  return [...begun, ...promptTimes(cues, starts).flatMap(({ at }): Sound[] => (isDue(at) ? ['prompt'] : []))];
 }
 /** What a voice says between two looks, beside the beginnings. */
 export const promptsBetween = (cues: readonly ClockCue[], state: ClockState, from: number, to: number): string[] =>
-  cues.flatMap((_cue, index) => promptsDue(cues, state, index, from, to).map(({ text }) => text));
+  promptTimes(cues, startsOf(cues, state.ended)).flatMap(({ at, text }) => (from < at && at <= to ? [text] : []));
 
 /** The piece that began between two looks at the clock; of several the last. */
 export function begunBetween(cues: readonly ClockCue[], state: ClockState, from: number, to: number): ClockCue | null {

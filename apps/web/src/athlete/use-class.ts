@@ -48,8 +48,7 @@ function noteOf(heard: Heard | null, connected: boolean, errorMs: number | null)
   if (!heard) return 'Looking for the coach’s clock';
   if (!heard.clock) return 'There is no class now';
   if (heard.clock.endedAt !== null) return 'Your coach ended the class; your own clock goes on';
-  const begin = heard.begin ? ` · begin with ${heard.begin}, then around` : '';
-  const later = `${heard.later > 0 ? ` · you begin ${heard.later} s after the others` : ''}${begin}`;
+  const later = heard.later > 0 ? ` · you begin ${heard.later} s after the others` : '';
   if (!connected) return `No connection: the clock goes on by itself${later}`;
   return `On the coach’s clock${errorMs === null ? '' : `, within ${Math.max(1, Math.round(errorMs))} ms`}${later}`;
 }

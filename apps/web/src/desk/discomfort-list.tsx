@@ -24,7 +24,7 @@ const wordsOf = (tags: SparedAnswer['spare']): string => tags.map((tag) => tag.r
 
 function DiscomfortLine({ discomfort }: { discomfort: Discomfort }) {
   const { athleteId, name, felt, title, day, workoutId } = discomfort;
-  const { data: spared } = useSpared(discomfort.id);
+  const { data: spared } = useSpared(discomfort);
   const settle = useSettleDiscomfort();
   return (
     <li className="py-2">

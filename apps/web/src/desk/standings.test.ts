@@ -13,7 +13,6 @@ const sent = (athleteId: number, change: Partial<StoredSend> = {}): StoredSend =
   opened: false,
   changed: false,
   today: null,
-  felt: null,
   ...change,
 });
 const row = { athleteId: 4, score: '8+5', index: 103.6, note: 'Knee a little sore.' };

@@ -9,9 +9,9 @@ const key = ['discomforts'];
 export const useDiscomforts = () =>
   useQuery({ queryKey: key, queryFn: async () => (await api<{ discomforts: Discomfort[] }>('/discomforts')).discomforts, refetchInterval: 60_000 });
 
-/** @param id of the discomfort */
-export const useSpared = (id: number) =>
-  useQuery({ queryKey: [...key, id, 'spared'], queryFn: () => api<SparedAnswer>(`/discomforts/${id}/spared`), staleTime: 300_000 });
+/** Told anew, it may be another. */
+export const useSpared = ({ id, felt }: Discomfort) =>
+  useQuery({ queryKey: [...key, id, 'spared', felt], queryFn: () => api<SparedAnswer>(`/discomforts/${id}/spared`), staleTime: 300_000 });
 
 const mark = (id: number, settled: boolean) => api(`/discomforts/${id}`, { method: 'PUT', body: { settled } });
 const save = ({ id }: StoredAthlete, file: object, revision: number) => api(`/athletes/${id}`, { method: 'PUT', body: { file, revision } });

@@ -2,6 +2,7 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { ListedResult } from '../api/types';
 import { shortDay } from '../shell/days';
+import { signed } from '../ui/signed';
 
 interface Point {
   readonly at: number;
@@ -15,8 +16,6 @@ export const pointsOf = (results: readonly ListedResult[]): Point[] =>
       beyond === null ? [] : [{ at: Date.parse(loggedAt), percent: Math.round((Math.exp(beyond) - 1) * 100), title, score }],
     )
     .sort((a, b) => a.at - b.at);
-
-const signed = (percent: number): string => `${percent > 0 ? '+' : ''}${percent} %`;
 
 /** The same in words, for who does not see the line. */
 const wordsOf = (points: readonly Point[]): string => points.map(({ title, percent }) => `${title} ${signed(percent)}`).join(', ');

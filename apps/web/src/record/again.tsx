@@ -1,11 +1,15 @@
 /** What came back: the same workout, alike work under other names, figures that were told otherwise before, and what hurt. */
 import { feltSentence, type PersonRecord, type Recorded } from '@gambito/contract';
-import type { ReactNode } from 'react';
+import { shownFitness } from '@gambito/core';
 import { shortDay } from '../shell/days';
-import { alikeOf, percentOf, repeatsOf, signed } from './sessions';
+import { signed } from '../ui/signed';
+import { alikeOf, giveOrTake, repeatsOf } from './sessions';
 
-const shows = ({ fitness }: Recorded): string =>
-  fitness ? ` shows ${signed(percentOf(fitness.log))} ± ${Math.round((percentOf(fitness.spread) - percentOf(-fitness.spread)) / 2)}` : '';
+function shows({ fitness }: Recorded): string {
+  if (!fitness) return '';
+  const shown = shownFitness(fitness);
+  return ` shows ${signed(shown.percent)} ± ${giveOrTake(shown)}`;
+}
 
 export function Again({ record }: { record: PersonRecord }) {
   return (
@@ -35,7 +39,7 @@ export function Again({ record }: { record: PersonRecord }) {
 }
 
 /** Two columns under a heading; nothing where there is no row. */
-function Lines({ title, hint, rows }: { title: string; hint?: string; rows: readonly (readonly [string, ReactNode])[] }) {
+function Lines({ title, hint, rows }: { title: string; hint?: string; rows: readonly (readonly [string, string])[] }) {
   if (rows.length === 0) return null;
   return (
     <section aria-label={title} className="mt-5">

@@ -33,20 +33,17 @@ export function Calendar({ record, today, firstDay, weeks }: { record: PersonRec
   );
 }
 
+function lookOf({ done, missed, open, ahead }: Omit<CalendarDay, 'day'>): string {
+  if (done.length > 0) return 'bg-ink border-ink';
+  if (missed.length > 0) return 'border-2 border-amber';
+  if (open.length > 0) return 'border-dashed border-ink';
+  return ahead ? 'border-transparent' : 'bg-wash border-transparent';
+}
+
 function Square({ day, done, missed, open, ahead }: CalendarDay) {
   const words = [...done, ...missed.map((title) => `missed: ${title}`), ...open.map((title) => `not due yet: ${title}`)].join(', ');
-  const look =
-    done.length > 0
-      ? 'bg-ink border-ink'
-      : missed.length > 0
-        ? 'border-2 border-amber'
-        : open.length > 0
-          ? 'border-dashed border-ink'
-          : ahead
-            ? 'border-transparent'
-            : 'bg-wash border-transparent';
   return (
-    <span className={`block h-5 w-7 rounded border ${look}`} title={words === '' ? day : `${day}: ${words}`}>
+    <span className={`block h-5 w-7 rounded border ${lookOf({ done, missed, open, ahead })}`} title={words === '' ? day : `${day}: ${words}`}>
       {words !== '' && <span className="sr-only">{words}</span>}
     </span>
   );

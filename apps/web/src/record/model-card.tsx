@@ -10,7 +10,8 @@ import { measuredWords } from '../scores/measured-words';
 import { shortDay } from '../shell/days';
 import { Button } from '../ui/button';
 import { core } from '../workers/core-client';
-import { shownOver, signed } from './sessions';
+import { signed } from '../ui/signed';
+import { shownOver } from './sessions';
 import { ShownChart } from './shown-chart';
 
 export function ModelCard({ record, stored, today }: { record: PersonRecord; stored: StoredAthlete; today: string }) {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { PersonRecord, Recorded } from '@gambito/contract';
 import { weighEvidence } from '@gambito/core';
-import { alikeOf, calendarOf, plannedOf, repeatsOf, shownOver, signed } from './sessions';
+import { alikeOf, calendarOf, giveOrTake, plannedOf, repeatsOf, shownOver } from './sessions';
 
 const recorded = (scoreId: number, change: Partial<Recorded> = {}): Recorded => ({
   scoreId,
@@ -95,11 +95,6 @@ describe('what scores show', () => {
     expect(shown[0]!.percent).toBe(0);
     expect(shown[0]!.spread[0]).toBeCloseTo(100 * (1 - Math.exp(-0.2)), 6);
     expect(shown[0]!.spread[1]).toBeCloseTo(100 * (Math.exp(0.2) - 1), 6);
+    expect(giveOrTake(shown[0]!)).toBe(20);
   });
-  test.each([
-    [3.4, '+3 %'],
-    [0.3, '0 %'],
-    [-0.3, '0 %'],
-    [-2.6, '-3 %'],
-  ])('%d is told as %s', (percent, words) => expect(signed(percent)).toBe(words));
 });

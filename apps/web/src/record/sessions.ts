@@ -1,6 +1,6 @@
 /** A person's record as its parts are drawn: sessions, calendar, repeats. Pure. */
 import type { PersonRecord, Recorded } from '@gambito/contract';
-import { addDays, alikeGroups, weekOf, type Session } from '@gambito/core';
+import { addDays, alikeGroups, shownFitness, weekOf, type Session, type ShownFitness } from '@gambito/core';
 
 export const sessionsOf = ({ sessions }: PersonRecord): Session[] =>
   sessions.map(({ day, rating, seconds, reps, movements }) => ({ day, rating, seconds, reps, movements }));
@@ -47,23 +47,15 @@ export function repeatsOf(record: PersonRecord): Repeat[] {
 export const alikeOf = (record: PersonRecord): Recorded[][] =>
   alikeGroups(oldestFirst(record).filter(({ fitness }) => fitness !== null)).filter((group) => new Set(group.map(({ title }) => title)).size > 1);
 
-/** `+3 %`, `0 %` */
-export const signed = (percent: number): string => `${Math.round(percent) > 0 ? '+' : ''}${Math.round(percent) + 0} %`;
-/** % of the fitness that the file says. */
-export const percentOf = (log: number): number => 100 * (Math.exp(log) - 1);
-export interface Shown {
+/** How unsure it is in one figure, %. */
+export const giveOrTake = ({ spread: [below, above] }: ShownFitness): number => Math.round((below + above) / 2);
+export interface Shown extends ShownFitness {
   readonly at: number;
-  readonly percent: number;
-  /** below and above it, % */
-  readonly spread: readonly [number, number];
   readonly title: string;
   readonly score: string;
 }
 /** What each score shows of a person, with how unsure it is, the oldest first. */
 export const shownOver = (record: PersonRecord): Shown[] =>
-  oldestFirst(record).flatMap(({ fitness, counts, day, title, score }) => {
-    if (!fitness || !counts) return [];
-    const percent = percentOf(fitness.log);
-    const spread = [percent - percentOf(fitness.log - fitness.spread), percentOf(fitness.log + fitness.spread) - percent] as const;
-    return [{ at: Date.parse(day), percent, spread, title, score }];
-  });
+  oldestFirst(record).flatMap(({ fitness, counts, day, title, score }) =>
+    fitness && counts ? [{ ...shownFitness(fitness), at: Date.parse(day), title, score }] : [],
+  );

@@ -1,7 +1,8 @@
 /** What each score shows of a person, over time, with how unsure it is: the line is what their file says. */
 import { CartesianGrid, ComposedChart, ErrorBar, ReferenceLine, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
 import { shortDay } from '../shell/days';
-import { signed, type Shown } from './sessions';
+import { signed } from '../ui/signed';
+import { giveOrTake, type Shown } from './sessions';
 
 const dayOf = (at: number): string => shortDay(new Date(at).toISOString().slice(0, 10));
 
@@ -41,7 +42,7 @@ function Hint({ shown }: { shown: Shown | undefined }) {
   if (!shown) return null;
   return (
     <p className="rounded border border-line bg-sheet px-2 py-1 text-xs">
-      {shown.title}: {shown.score}, {signed(shown.percent)}, give or take {Math.round((shown.spread[0] + shown.spread[1]) / 2)} %
+      {shown.title}: {shown.score}, {signed(shown.percent)}, give or take {giveOrTake(shown)} %
     </p>
   );
 }

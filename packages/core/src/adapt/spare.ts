@@ -42,20 +42,23 @@ const placesThatHurt: readonly (readonly [RegExp, readonly AvoidName[]])[] = [
   [/\bback\b|lumbar|spine|sacr|\bdis[ck]\b/, ['spinal_loading', 'high_impact']],
   [/wrist|thumb/, ['wrists', 'inverted']],
   [/\bhands?\b|palm|finger|grip|forearm|elbow|bicep/, ['hanging', 'wrists']],
-  [/ankle|achilles|cal(?:f|ves)\b|\bshins?\b|\bfoot\b|\bfeet\b|heel|\btoes?\b|arch/, ['high_impact']],
+  [/ankle|achilles|\bcal(?:f|ves)\b|\bshins?\b|foot\b|\bfeet\b|\bheels?\b|\btoes?\b|\barch\b/, ['high_impact']],
   [/\bhips?\b|groin|glute|adductor/, ['deep_knee', 'running', 'spinal_loading']],
   [/hamstring|thigh|quad/, ['running', 'spinal_loading', 'deep_knee']],
   [/\bneck\b/, ['inverted', 'overhead', 'spinal_loading']],
 ];
 /** what is nobody's to train around */
 const alarming =
-  /chest|heart|numb|tingl|pins and needles|dizz|faint|black(?:ed)? ?out|vision|dark urine|swell|swollen|\bpop|snap|sharp|stab|shoot|short of breath/i;
+  /\bchest(?![- ]to[- ])|\bheart|\bnumb(?!er)|tingl|pins and needles|dizz|\bfaint|black(?:ed)? ?out|\bvision|dark urine|swell|swollen|\bpop(?:s|ped|ping)?\b|\bsnap|sharp|\bstabb|shooting|short of breath/i;
+/** `back of the knee` is no back */
+const sideOf = /\b(?:back|front|side|inside|outside|top|bottom) of (?:the |my |her |his )?/g;
 
 const movementNamed = (name: string): Movement | null => movements.find((movement) => movement.name.toLowerCase() === name.trim().toLowerCase()) ?? null;
 
 /** @returns of what the place may ask, what the movement it was felt in does; the usual where it is of none of it, or none was told */
 export function sparedFor({ where, movement }: Pick<Hurt, 'where' | 'movement'>): AvoidName[] {
-  const asked = placesThatHurt.filter(([words]) => words.test(where.toLowerCase())).flatMap(([, tags]) => [tags]);
+  const place = where.toLowerCase().replace(sideOf, '');
+  const asked = placesThatHurt.filter(([words]) => words.test(place)).map(([, tags]) => tags);
   const felt = movementNamed(movement);
   return [...new Set(asked.flatMap((tags) => tags.find((tag) => felt !== null && violates(felt, tag, null)) ?? tags[0]!))];
 }

@@ -5,7 +5,7 @@ import { formatClock } from '../units/duration';
 import { formatMass, type MassUnit } from '../units/mass';
 import { ticksOf, type Move, type WorkPiece } from '../workout/schedule';
 import { slotsOfPart } from '../workout/walk';
-import type { Category, Part, Slot, Workout } from '../workout/workout';
+import type { Category, Slot, Workout } from '../workout/workout';
 
 /** Said when it is time, s after its piece began. */
 export interface Prompt {
@@ -61,11 +61,11 @@ function behindOf(workout: Pick<Workout, 'parts'>, { pacing, place, category }: 
 }
 
 /** Half of a run by time, where nothing else is in the piece. */
-function turnIn(piece: WorkPiece): Prompt[] {
+function turnIn(piece: WorkPiece, category: Category): Prompt[] {
   const moves = ticksOf(piece.items, piece.pass).flatMap(({ steps }) => steps.flatMap((step) => (step.kind === 'move' ? [step] : [])));
   const [only, ...more] = moves;
   if (!only || more.length > 0 || !isRun(only.slot)) return [];
-  const seconds = only.slot.unit === 's' && only.counts !== null ? only.counts.men : (piece.seconds ?? 0);
+  const seconds = only.slot.unit === 's' && only.counts !== null ? only.counts[category] : (piece.seconds ?? 0);
   return seconds < shortestTurn ? [] : [{ atSeconds: seconds / 2, text: 'Halfway: turn round' }];
 }
 function attemptsIn(part: number, { pacing, units }: GuideFor): Prompt[] {
@@ -79,9 +79,8 @@ function attemptsIn(part: number, { pacing, units }: GuideFor): Prompt[] {
 
 /** @param workout a version @param guide its pacing, made for this athlete there */
 export function clockGuide(workout: Pick<Workout, 'parts'>, guide: GuideFor): ClockGuide {
-  const isMax = (part: Part | undefined): boolean => part?.kind === 'maxLoad';
   return {
     behind: behindOf(workout, guide),
-    promptsIn: (part, piece) => (isMax(workout.parts[part]) ? attemptsIn(part, guide) : turnIn(piece)),
+    promptsIn: (part, piece) => (workout.parts[part]?.kind === 'maxLoad' ? attemptsIn(part, guide) : turnIn(piece, guide.category)),
   };
 }

@@ -61,7 +61,7 @@ function readVestMass(cursor: Cursor): NonNullable<Part['vest']> | null {
 
 export const team: Phrase = (cursor, header) => {
   const size = cursor.try(readTeamSize);
-  const how = readSharing(cursor);
+  const how = readSharing(cursor, size !== null || header.team !== null);
   if (size === null && how === null) return false;
   header.team = { size: size ?? header.team?.size ?? 2, how: how ?? header.team?.how ?? null };
   return true;
@@ -74,7 +74,8 @@ function readTeamSize(cursor: Cursor): number | null {
   cursor.sign('-');
   return size > 0 && cursor.phrase('person|people', 'teams|team?') ? size : null;
 }
-function readSharing(cursor: Cursor): Team['how'] {
+/** @param shared a team was told: of one athlete who partitions, the words are an order of the work */
+function readSharing(cursor: Cursor, shared: boolean): Team['how'] {
   if (cursor.phrase('you', 'go') && (cursor.sign(',', '-', '/') || true) && cursor.phrase('i', 'go')) return 'youGoIGo';
   if (cursor.phrase('i', 'go') && (cursor.sign(',', '-', '/') || true) && cursor.phrase('you', 'go')) return 'youGoIGo';
   if (
@@ -85,7 +86,7 @@ function readSharing(cursor: Cursor): Team['how'] {
   )
     return 'youGoIGo';
   if (cursor.phrase('synchro|synchronised|synchronized|sync')) return 'synchro';
-  if (cursor.phrase('split|share|partition|divide', 'the|reps|work|all?', 'reps|work?', 'as|however|anyhow', 'needed|you|desired?')) {
+  if (cursor.phrase(shared ? 'split|share|partition|divide' : 'split|share', 'the|reps|work|all?', 'reps|work?', 'as|however|anyhow', 'needed|you|desired?')) {
     cursor.phrase('like|want|needed');
     return 'splitAsNeeded';
   }

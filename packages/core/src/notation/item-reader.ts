@@ -2,17 +2,16 @@
  * Lines below a header → items, by indentation: slots, rests, and blocks of rounds or rungs.
  * One reader serves a whole document: it hands out the numbers of links and brackets and collects what could not be read.
  */
-import { findMovement } from '../movements/names';
 import type { MassUnit } from '../units/mass';
 import { isEven } from '../text/figures';
-import type { Block, Interruption, Item, Prescription, Range, Rest, Slot, Team } from '../workout/workout';
+import type { Block, Interruption, Item, Range, Rest, Slot, Team } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
-import { passBullet, readFrame, readStation, readThen } from './labels';
+import { headless, readFrame, readStation, readThen } from './labels';
 import { most } from './limits';
+import { mergeSets, setsBelow, setsOfItem, withName } from './listed-sets';
 import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
 import type { ReadProblem, Span } from './problems';
-import { readCount, readStartAndStep, type Growth } from './read-count';
-import { emptyDraft } from './draft';
+import { readStartAndStep, type Growth } from './read-count';
 import { hasClock, isBlockHeader, type Header } from './header';
 import { readHeader } from './read-header';
 import { grown, readLine } from './read-line';
@@ -321,16 +320,6 @@ function childrenEnd(lines: readonly Line[], at: number): number {
   return end;
 }
 
-/** A line without its bullet, its frame word and its "then". */
-function headless(line: Line): Line {
-  const cursor = cursorOf(line);
-  passBullet(cursor);
-  readFrame(cursor);
-  readThen(cursor);
-  if (cursor.isWord('then')) cursor.word('then');
-  return cursor.at === 0 || cursor.done ? line : restOfLine(line, cursor, cursor.at);
-}
-
 /** @returns null for a line that is plain work: no header, or a ladder that belongs to the movement behind it */
 function openLine(line: Line): Opened | null {
   const cursor = cursorOf(line);
@@ -339,57 +328,6 @@ function openLine(line: Line): Opened | null {
   const inline = cursor.done ? null : restOfLine(line, cursor, cursor.at);
   const onlyLadder = header.ladder !== null && header.rounds === null && header.sets === null && !hasClock(header);
   return onlyLadder && inline !== null ? null : { header, inline };
-}
-
-/** How many of the lines below a lone movement are its sets: `5 @ 60 %`, `3 @ 80 kg`. */
-function setsBelow(line: Line, below: readonly Line[]): number {
-  if (/\d/.test(line.text) || findMovement(line.text.replace(/[:.]+$/, '')) === null) return 0;
-  const other = below.findIndex((each) => !isNamelessSet(each));
-  return other < 0 ? below.length : other;
-}
-function isNamelessSet(line: Line): boolean {
-  const cursor = cursorOf(headless(line));
-  const draft = emptyDraft();
-  if (!readCount(cursor, draft)) return false;
-  cursor.phrase('reps|rep');
-  return cursor.isSign('@') || (cursor.done && draft.times !== null);
-}
-/** `5 @ 60 %` under `Back squat` → `5 Back squat @ 60 %`, at the place of the set. */
-function withName(line: Line, name: string): Line {
-  const at = line.text.indexOf('@');
-  const plain = name.replace(/[:.]+$/, '');
-  return { ...line, text: at < 0 ? `${line.text} ${plain}` : `${line.text.slice(0, at)}${plain} ${line.text.slice(at)}` };
-}
-
-/** A slot or a block of sets → one slot a set, each with its own load. */
-function setsOfItem(item: Item): Slot[] {
-  if (item.kind === 'block') return Array.from({ length: item.rounds.high }, () => item.items.flatMap(setsOfItem)).flat();
-  if (item.kind !== 'slot') return [];
-  const { load } = item;
-  if (load?.kind !== 'share' && load?.kind !== 'mass') return [item];
-  return (load.sets ?? [null]).map((each) => ({ ...item, load: each === null ? load : plainLoad(load, each) }));
-}
-const plainLoad = <Load extends Extract<Prescription, { kind: 'share' | 'mass' }>>(load: Load, each: number): Load => {
-  const { sets: _, ...plain } = load;
-  return { ...plain, men: each, women: each } as Load;
-};
-/** Sets of one movement → one slot that tells each set's count and load; null where they are of different kinds. */
-function mergeSets(sets: readonly Slot[]): Slot | null {
-  const [first] = sets;
-  if (
-    !first ||
-    sets.length < 2 ||
-    sets.some(({ movement, count, load }) => movement !== first.movement || count.kind !== 'fixed' || load?.kind !== first.load?.kind)
-  )
-    return null;
-  const reps = sets.map(({ count }) => (count.kind === 'fixed' ? count.men : 0));
-  const count: Slot['count'] = new Set(reps).size === 1 ? first.count : { kind: 'ladder', rungs: reps };
-  const { load } = first;
-  if (load?.kind !== 'share' && load?.kind !== 'mass') return { ...first, count };
-  const loads = sets.map(({ load: each }) => (each?.kind === 'share' || each?.kind === 'mass' ? each.men : 0));
-  if (new Set(loads).size === 1) return { ...first, count };
-  if (loads.length < 3) return null;
-  return { ...first, count, load: { ...load, men: Math.max(...loads), women: Math.max(...loads), sets: loads } };
 }
 
 /** Lines of the lowest level, each with what is indented below it. */

@@ -1,5 +1,6 @@
 /** Labels at the head of a line: `A)`, `Part B:`, `Warm-up:`, `1:`, `min 2:`, `odd:`, `window 3:`, `buy-in:`, `then`. */
 import type { Cursor } from '../text/cursor';
+import { cursorOf, restOfLine, type Line } from './lines';
 import { readRest } from './read-rest';
 
 export type SectionKind = 'quality' | 'strength' | null;
@@ -117,4 +118,14 @@ export function readThen(cursor: Cursor): boolean {
     cursor.phrase('followed', 'by');
   if (found) cursor.sign(':', ',', '-', '.', '…');
   return found;
+}
+
+/** A line without its bullet, its frame word and its "then". */
+export function headless(line: Line): Line {
+  const cursor = cursorOf(line);
+  passBullet(cursor);
+  readFrame(cursor);
+  readThen(cursor);
+  if (cursor.isWord('then')) cursor.word('then');
+  return cursor.at === 0 || cursor.done ? line : restOfLine(line, cursor, cursor.at);
 }

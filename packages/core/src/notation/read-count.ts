@@ -109,7 +109,9 @@ function readMax(cursor: Cursor, draft: Draft): boolean {
   });
   // "max effort 500 m row" has its count
   if (timed === null && cursor.isWord('effort', 1) && cursor.isNumber(2)) cursor.phrase('max|maximum', 'effort');
-  if (timed === null && !cursor.word('max', 'maximum')) return false;
+  // "AMRAP burpee" in an interval is a max of it
+  const asMany = timed === null && cursor.peek(1)?.kind === 'word' && cursor.word('amrap');
+  if (timed === null && !asMany && !cursor.word('max', 'maximum')) return false;
   cursor.word('effort');
   const token = cursor.peek();
   const unit = token?.kind === 'word' && cursor.peek(1) !== null ? own(maxUnits, token.text) : undefined;

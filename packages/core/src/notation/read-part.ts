@@ -4,6 +4,7 @@ import { formatClock } from '../units/duration';
 import { kilogramsToPounds, trimNumber } from '../units/mass';
 import type { EveryPart, Item, Part, Prescription, Range, Rest, ScoreKind, Segment, Slot } from '../workout/workout';
 import { readDuration } from '../text/figures';
+import { framed } from './framed';
 import { once, type BareCount, type ItemReader } from './item-reader';
 import { readStation, type SectionLabel } from './labels';
 import { most } from './limits';
@@ -149,19 +150,22 @@ function forTime(opening: Opening): Part | null {
   const taken = takeSets(opening);
   const bare: BareCount = header.ladder ? 'rung' : 'missing';
   const lone = !titled && taken.work.length === 1 && header.rounds === null;
-  const read = reader.items(taken.work, lone && timedMax(taken.work[0]!) ? 'max' : bare, 0, header.ladder !== null && !header.ladder.open);
+  const frame = framed(taken.work, opening);
+  const before = reader.items(frame.before, 'missing');
+  const read = reader.items(frame.inside, lone && timedMax(taken.work[0]!) ? 'max' : bare, 0, header.ladder !== null && !header.ladder.open);
+  const after = reader.items(frame.after, 'missing');
   const items = withRestBetween(read, reader);
   if (items.length === 0 && !titled && header.rounds === null && header.ladder === null && header.sets === null) return null;
   settings.capSeconds ??= reader.said.capSeconds;
-  const special = titled ? null : (asStrength(items, opening) ?? asTimedMax(items, opening));
+  const special = titled || before.length + after.length > 0 ? null : (asStrength(items, opening) ?? asTimedMax(items, opening));
   if (special) return special;
   tellNoMovement([items], opening);
   const between = header.restBetween ?? reader.restBetween;
   const sets = countWithin(taken.sets, opening);
-  const wrapped = wrapForTime(items, sets > 1 ? null : between, opening);
+  const wrapped = [...before, ...wrapForTime(items, sets > 1 ? null : between, opening), ...after];
   const restBetween = taken.rest ?? (sets > 1 ? between : null);
   tellOpenRest(restBetween ?? between, opening);
-  const toFailure = !titled && settings.capSeconds === null && allToFailure(items);
+  const toFailure = !titled && settings.capSeconds === null && allToFailure(wrapped);
   const part: Part = {
     ...baseOf(settings, toFailure ? maxUnitScore(items) : sets > 1 ? 'eachSet' : 'time'),
     kind: 'forTime',
@@ -363,12 +367,16 @@ function maxLoad(opening: Opening, clock: Extract<Clock, { kind: 'maxLoad' }>): 
 
 function quality(opening: Opening, seconds: number | null): Part {
   const { header, settings, reader, first } = opening;
-  const items = reader.items(opening.work, header.ladder ? 'rung' : 'missing');
+  const frame = framed(opening.work, opening);
+  const before = reader.items(frame.before, 'missing');
+  const items = reader.items(frame.inside, header.ladder ? 'rung' : 'missing');
+  const after = reader.items(frame.after, 'missing');
   tellNoMovement([items], opening);
   const rounds = header.rounds ?? (header.sets ? range(header.sets) : null);
   const wrapped = rounds || header.ladder ? [reader.wrap({ ...header, rounds, sets: null }, items, header.restBetween ?? reader.restBetween, first)] : items;
+  const all = [...before, ...wrapped, ...after];
   const length = seconds ?? reader.said.capSeconds;
-  return { ...baseOf(settings, 'done'), kind: 'quality', seconds: length === null ? null : lengthOf(length, 600, opening), items: wrapped };
+  return { ...baseOf(settings, 'done'), kind: 'quality', seconds: length === null ? null : lengthOf(length, 600, opening), items: all };
 }
 
 /** Rounds of rounds multiply: beyond what can be walked they are cut, the largest first, and it is said. */

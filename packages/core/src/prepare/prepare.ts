@@ -9,7 +9,7 @@ import { muscles, type Muscle } from '../movements/movement';
 import type { HouseRules } from '../rules/house-rules';
 import { slotsOfWorkout } from '../workout/walk';
 import type { Slot, Workout } from '../workout/workout';
-import { warmUpFor, warmUpLimits, type WarmUpFor } from './warm-up';
+import { warmUpFor, type WarmUpFor } from './warm-up';
 import { lengthOfSteps, readSteps, warmUpClock } from './warm-up-step';
 
 /** What counts as a rep of one movement. */
@@ -49,13 +49,13 @@ export interface PrepareOptions {
   readonly locks?: readonly Lock[];
 }
 const roomFor = ({ timeAvailableSeconds }: Athlete, workoutSeconds: number): number | null =>
-  timeAvailableSeconds === null ? null : Math.max(timeAvailableSeconds - workoutSeconds, warmUpLimits.least / 2);
+  timeAvailableSeconds === null ? null : timeAvailableSeconds - workoutSeconds;
 /** How a warm-up is asked for. */
 export const warmUpAsked = (athlete: Athlete, rules: HouseRules, options: PrepareOptions = {}): WarmUpFor => ({
   athlete,
   place: options.place ?? athlete.places[0] ?? barePlace,
   rules,
-  ritual: options.ritual?.trim() ? options.ritual.trim() : null,
+  ritual: options.ritual?.trim() || null,
   written: lockedText(options.locks ?? [], 'warmUp'),
   room: roomFor(athlete, options.workoutSeconds ?? 0),
 });

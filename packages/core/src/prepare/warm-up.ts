@@ -88,16 +88,22 @@ function materialOf(slots: readonly Slot[], { athlete, place }: WarmUpFor): Mate
   };
 }
 
+/** where a coach keeps a ritual that nobody wrote down */
+const nothingWritten = 'Own ritual';
+const easySetsOf = (line: string): string => `2 easy sets of ${line}`;
+const forThisVersion = (line: string): string => `${line} for the movements of this version`;
+const halfRoundOf = (names: readonly string[]): string => `One round at half the reps: ${names.join(', ')}`;
+
 /** The lines of a school in one size. */
 function linesOf({ warmUp }: HouseRules, { pulse, reach, names, ...all }: Material, size: Size, ritual: string | null): string[] {
   const [rehearsed, ramps] = [all.rehearsed.slice(0, size.rehearsed), all.ramps.slice(0, size.ramps)];
   switch (warmUp) {
     case 'miniature':
-      return [`One round at half the reps: ${names.join(', ')}`, ...ramps, 'Then 5:00 off'];
+      return [halfRoundOf(names), ...ramps, 'Then 5:00 off'];
     case 'pump':
-      return [`2:00 ${pulse}`, ...rehearsed.map((line) => `2 easy sets of ${line}`), ...ramps, 'Then 8–10 min off'];
+      return [`2:00 ${pulse}`, ...rehearsed.map(easySetsOf), ...ramps, 'Then 8–10 min off'];
     case 'own':
-      return [...(ritual ?? 'Own ritual').split('\n'), ...rehearsed.map((line) => `${line} for the movements of this version`), ...ramps];
+      return [...(ritual ?? nothingWritten).split('\n'), ...rehearsed.map(forThisVersion), ...ramps];
     default: {
       const round = [`30 s ${pulse}`, `3 ${reach}`, rehearsed[0] ?? '5 air squats'].join(', ');
       return [size.rounds === 1 ? `1 round of ${round}` : `${size.rounds} rounds: ${round}`, ...rehearsed.slice(1), ...ramps];
@@ -123,26 +129,31 @@ const withRestThatFits = (steps: readonly WarmUpStep[], room: number | null): Wa
 
 const isWarmUp = ({ name }: Part): boolean => name !== null && /^w(?:arm)?[\s-]*u(?:p)?$/i.test(name.trim());
 
-/** What a coach wrote stands; where the workout has a warm-up of its own, only its loads are ramped up to. @param workout a version: its loads are what is ramped to */
-export function warmUpFor({ parts }: Pick<Workout, 'parts'>, asked: WarmUpFor): WarmUpStep[] {
-  if (asked.written !== null) return readSteps(asked.written);
-  const material = materialOf(
+/** Of all parts but a warm-up that stands in the text. */
+const materialFor = (parts: readonly Part[], asked: WarmUpFor): Material =>
+  materialOf(
     parts.filter((part) => !isWarmUp(part)).flatMap((part) => slotsOfPart(part)),
     asked,
   );
+
+/** What a coach wrote stands; where the workout has a warm-up of its own, only its loads are ramped up to. @param workout a version: its loads are what is ramped to */
+export function warmUpFor({ parts }: Pick<Workout, 'parts'>, asked: WarmUpFor): WarmUpStep[] {
+  if (asked.written !== null) return readSteps(asked.written);
+  const material = materialFor(parts, asked);
   if (parts.some(isWarmUp)) return material.ramps.slice(0, sizes[0]!.ramps).map(readStep);
-  const room = Math.min(warmUpLimits.most, Math.max(asked.room ?? Infinity, warmUpLimits.least / 2));
+  // however little is left, half of the least
+  const left = asked.room === null ? null : Math.max(asked.room, warmUpLimits.least / 2);
+  const room = Math.min(warmUpLimits.most, left ?? Infinity);
   const all = sizes.map((size) => linesOf(asked.rules, material, size, asked.ritual).map(readStep));
   const steps = all.find((lines) => lengthOfSteps(lines) <= room) ?? all.at(-1)!;
   // the coach's own words are not lengthened
-  return withRestThatFits(asked.rules.warmUp === 'own' && asked.ritual !== null ? steps : withLeadIn(steps, material.pulse, room), asked.room);
+  return withRestThatFits(asked.rules.warmUp === 'own' && asked.ritual !== null ? steps : withLeadIn(steps, material.pulse, room), left);
 }
 
 /** Of what a coach wrote, what is not this version's alone: what may be kept as the own ritual. */
-export function ritualOf(written: string, workout: Pick<Workout, 'parts'>, asked: WarmUpFor): string {
-  const ofTheVersion = new Set(
-    warmUpFor(workout, { ...asked, rules: { ...asked.rules, warmUp: 'own' }, ritual: null, written: null, room: null }).map(({ text }) => text),
-  );
+export function ritualOf(written: string, { parts }: Pick<Workout, 'parts'>, asked: WarmUpFor): string {
+  const { rehearsed, ramps, names } = materialFor(parts, asked);
+  const ofTheVersion = new Set([...ramps, ...rehearsed.flatMap((line) => [line, easySetsOf(line), forThisVersion(line)]), halfRoundOf(names), nothingWritten]);
   return readSteps(written)
     .map(({ text }) => text)
     .filter((text) => !ofTheVersion.has(text))

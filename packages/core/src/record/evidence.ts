@@ -25,6 +25,15 @@ export interface Thought<Result extends Told> {
   readonly evidence: readonly Evidence<Result>[];
 }
 const percentOf = (log: number): number => 100 * (Math.exp(log) - 1);
+/** What one result shows beside the figures told, percent, and how far below and above that it may be. */
+export interface ShownFitness {
+  readonly percent: number;
+  readonly spread: readonly [below: number, above: number];
+}
+export function shownFitness({ log, spread }: NonNullable<ReadPast['fitness']>): ShownFitness {
+  const percent = percentOf(log);
+  return { percent, spread: [percent - percentOf(log - spread), percentOf(log + spread) - percent] };
+}
 
 /** @param results the newest first @param prior log standard deviation of fitness before any result, > 0 */
 export function weighEvidence<Result extends Told>(results: readonly Result[], prior: number): Thought<Result> {

@@ -139,19 +139,21 @@ export interface Attendance {
   /** in a row, up to now, that were kept, or of which none was */
   readonly streak: number;
   readonly silent: number;
+  /** ISO date of the first of those; null: the last was kept */
+  readonly silentSince: string | null;
   readonly longest: number;
 }
 /** @param planned what was sent and is due, each with whether something was logged for it */
 export function attendance(planned: readonly { readonly day: string; readonly kept: boolean }[]): Attendance {
   const due = [...planned].sort((a, b) => (a.day < b.day ? -1 : 1));
-  let [streak, silent, longest] = [0, 0, 0];
+  let [streak, longest] = [0, 0];
   for (const { kept } of due) {
     streak = kept ? streak + 1 : 0;
-    silent = kept ? 0 : silent + 1;
     longest = Math.max(longest, streak);
   }
-  const kept = due.filter((each) => each.kept).length;
-  return { kept, missed: due.length - kept, streak, silent, longest };
+  const kept = due.filter((sent) => sent.kept).length;
+  const silence = due.slice(due.findLastIndex((sent) => sent.kept) + 1);
+  return { kept, missed: due.length - kept, streak, silent: silence.length, silentSince: silence[0]?.day ?? null, longest };
 }
 /** sendings in a row without a score from which a coach is told (round figure) */
 export const silentFrom = 3;
