@@ -7,7 +7,7 @@ const oneWay = (files, forbidden, message) => ({
 });
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**', 'apps/web/public/**'] },
+  { ignores: ['**/dist/**', '**/.units/**', '**/node_modules/**', '.data/**', 'test-results/**', 'apps/web/public/**'] },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],

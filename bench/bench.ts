@@ -18,6 +18,7 @@ import {
   type Adapted,
 } from '../packages/core/src/index';
 import { lanternPeople } from '../apps/server/src/demo/lantern-people';
+import { hostile } from '../packages/core/test/hostile';
 import { randomAthlete, randomWorkout } from '../packages/core/test/people';
 import { sampleText } from '../packages/core/test/samples';
 
@@ -115,3 +116,5 @@ const kilobytes = (count: number): string => page.repeat(Math.ceil((count * 1000
 const [six, sixty] = [kilobytes(6), kilobytes(60)].map((text) => median(7, () => parseWorkout(text)));
 say(`reading is linear: 60 kB take ${(sixty! / six!).toFixed(1)} × 6 kB (10 by length; ≤ 15 wanted)`);
 say(`reading the sample texts: ${(median(200, () => parseWorkout(sampleText('night-watch'))) * 1000).toFixed(0)} µs for the longest`);
+const slowest = hostile.map(([name, text]) => ({ name, taken: median(3, () => parseWorkout(text)) })).sort((a, b) => b.taken - a.taken)[0]!;
+say(`the slowest of ${hostile.length} hostile texts, ${slowest.name}: ${slowest.taken.toFixed(0)} ms (2000 at most)`);

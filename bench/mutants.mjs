@@ -66,8 +66,13 @@ const mutants = [
 ];
 
 const copy = mkdtempSync(join(tmpdir(), 'gambito-mutants-'));
-for (const name of ['packages', 'tools/lib', 'jest.config.mjs', 'package.json'])
-  cpSync(join(root, name), join(copy, name), { recursive: true, force: true, errorOnExist: false, filter: (path) => !/node_modules|\/dist$/.test(path) });
+for (const name of ['packages', 'tools', 'jest.config.mjs', 'package.json'])
+  cpSync(join(root, name), join(copy, name), {
+    recursive: true,
+    force: true,
+    errorOnExist: false,
+    filter: (path) => !/node_modules|\/dist$|\/\.units$/.test(path),
+  });
 symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
 
 /** The quick rooms first; the long files only for what these do not notice. */
@@ -77,11 +82,8 @@ const stages = [
 ];
 function failures(files) {
   const report = join(copy, 'report.json');
-  spawnSync(join(root, 'node_modules/.bin/jest'), [...files.map((file) => `packages/core/test/${file}`), '--silent', '--json', `--outputFile=${report}`], {
-    cwd: copy,
-    env: { ...process.env, NODE_OPTIONS: '--experimental-vm-modules' },
-    stdio: 'ignore',
-  });
+  const patterns = files.map((file) => `packages/core/.units/test/${file}`);
+  spawnSync(process.execPath, ['tools/unit.mjs', ...patterns, '--silent', '--json', `--outputFile=${report}`], { cwd: copy, stdio: 'ignore' });
   return JSON.parse(readFileSync(report, 'utf8')).numFailedTests;
 }
 

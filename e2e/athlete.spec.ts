@@ -1,13 +1,12 @@
 /** The athlete's phone: without a network once it was opened, and a version for what is there today. */
-import { expect, test } from '@playwright/test';
-import { accessible, fresh, phone, sendTo } from './desk';
+import { expect, fresh, phone, sendTo, served, turnClock, test } from './desk';
 import { networkTo } from './network';
 
-test('once opened, the page, the clock and the score work without a network; the score goes out by itself afterwards', async ({ page, browser, baseURL }) => {
-  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 burpee\n15 air squat');
-  const network = await networkTo(baseURL!);
+test('once opened, the page, the clock and the score work without a network; the score goes out by itself afterwards', async ({ page, another }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 burpee\n15 air squat', ['Ylmarra']);
+  const network = await networkTo(served());
   const link = `${network.url}${await sendTo(page, address, 'Ylmarra')}`;
-  const context = await browser.newContext({ viewport: phone, serviceWorkers: 'allow' });
+  const context = await another({ viewport: phone, serviceWorkers: 'allow' });
   const athlete = await context.newPage();
   await athlete.goto(link);
   await expect(athlete.getByRole('heading', { name: 'Squall' })).toBeVisible();
@@ -34,16 +33,15 @@ test('once opened, the page, the clock and the score work without a network; the
   expect(await board()).toEqual([]);
   network.mend();
   await context.setOffline(false);
-  await expect(athlete.getByText('Logged: 9+4')).toBeVisible({ timeout: 30_000 });
+  await expect(athlete.getByText('Logged: 9+4')).toBeVisible();
   await expect.poll(board).toEqual(['9+4']);
-  await context.close();
   await network.close();
 });
 
-test('“today I only have …” from the phone to the desk, and what hurt', async ({ page, browser }) => {
-  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 db push press @ 2x12 kg\n15 air squat');
+test('“today I only have …” from the phone to the desk, and what hurt', async ({ page, another }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 db push press @ 2x12 kg\n15 air squat', ['Lumerik']);
   const link = await sendTo(page, address, 'Lumerik');
-  const context = await browser.newContext({ viewport: phone });
+  const context = await another({ viewport: phone });
   const athlete = await context.newPage();
   await athlete.goto(link);
   await athlete.getByRole('button', { name: 'Today I only have …' }).click();
@@ -52,7 +50,6 @@ test('“today I only have …” from the phone to the desk, and what hurt', as
     .getByRole('button', { name: /adjustable dumbbell/ })
     .click();
   await athlete.getByRole('button', { name: '15 min' }).click();
-  await accessible(athlete);
   await athlete.getByRole('button', { name: 'Make my version' }).click();
   const today = athlete.getByRole('region', { name: 'Today' });
   await expect(today).toContainText('15 min');
@@ -67,19 +64,17 @@ test('“today I only have …” from the phone to the desk, and what hurt', as
   await expect.poll(async () => (await hurt()).map(({ felt }) => felt.where)).toContain('left knee');
   await today.getByRole('button', { name: 'Back to the first version' }).click();
   await expect(athlete.getByRole('region', { name: 'Your version' })).not.toContainText('instead of 8');
-  await context.close();
 });
 
-test('the warm-up by the clock, tap by tap, and on to the workout', async ({ page, browser }) => {
-  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 front squat @ 60/40 kg\n15 air squat');
+test('the warm-up by the clock, tap by tap, and on to the workout', async ({ page, another }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 front squat @ 60/40 kg\n15 air squat', ['Sasquel']);
   const link = await sendTo(page, address, 'Sasquel');
-  const context = await browser.newContext({ viewport: phone });
+  const context = await another({ viewport: phone });
   const athlete = await context.newPage();
-  await athlete.clock.install();
+  await turnClock(athlete);
   await athlete.goto(link);
   await athlete.getByRole('link', { name: 'Warm up by the clock' }).click();
   await expect(athlete.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
-  await accessible(athlete);
   await athlete.getByRole('button', { name: 'Start' }).click();
   await athlete.clock.runFor(11_000);
   await expect(athlete.getByText('1 of 3')).toBeVisible();
@@ -95,26 +90,23 @@ test('the warm-up by the clock, tap by tap, and on to the workout', async ({ pag
   await athlete.getByRole('alertdialog', { name: 'Finish' }).getByRole('button', { name: 'Finish' }).click();
   await expect(athlete.getByRole('heading', { name: 'Squall' })).toBeVisible();
   await expect(athlete.getByRole('button', { name: 'Start' })).toBeVisible();
-  await context.close();
 });
 
-test('an own door: the days and figures on a phone, what is otherwise proposed, taken into the form by the coach', async ({ page, browser }) => {
-  const address = await fresh(page, '# Squall\nAMRAP 12:00\n15 air squat');
+test('an own door: the days and figures on a phone, what is otherwise proposed, taken into the form by the coach', async ({ page, another }) => {
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n15 air squat', ['Quillume']);
   await sendTo(page, address, 'Quillume');
   await page.goto('/people');
   await page.getByRole('link', { name: 'Quillume' }).click();
   const own = page.getByRole('region', { name: 'Own door' });
   await own.getByRole('button', { name: 'Make a link' }).click();
   const link = (await own.getByRole('link', { name: 'open it' }).getAttribute('href'))!;
-  const context = await browser.newContext({ viewport: phone });
+  const context = await another({ viewport: phone });
   const athlete = await context.newPage();
   await athlete.goto(link);
   await expect(athlete.getByRole('region', { name: 'Your days' })).toContainText('Squall');
-  await accessible(athlete);
   await athlete.getByLabel('Your best sets').fill('push-up: 33, 2026-11');
   await athlete.getByRole('button', { name: 'Tell the coach' }).click();
   await expect(athlete.getByText(/Your coach sees it/)).toBeVisible();
-  await context.close();
   await page.goto('/');
   await page.getByRole('region', { name: 'Proposed' }).getByRole('link', { name: 'Quillume' }).click();
   await page.getByRole('button', { name: 'Take into the form' }).click();

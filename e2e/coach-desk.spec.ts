@@ -1,7 +1,7 @@
 /** The coach's desk beside writing and adapting: people by the dozen, the library, the week, a version by hand, and a desk that moves house. */
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { accessible, fresh, newcomer, phone, saved } from './desk';
+import { dayFrom, expect, fresh, newcomer, saved, test } from './desk';
 
 const table = `name,level,groups,kit,phone
 Hespe,trained,"crew, early","dumbbell 10 kg x 2; rope",012
@@ -9,15 +9,14 @@ Orlo,splendid,crew,"zibble 3",
 ,trained,,,
 Hespe,new,,,`;
 
-test('people come from a table, rows that cannot be taken stay out, are changed by the dozen, and all of it is undone', async ({ page, browser }) => {
-  const desk = await newcomer(page, browser, 'Sella');
+test('people come from a table, rows that cannot be taken stay out, are changed by the dozen, and all of it is undone', async ({ another }) => {
+  const desk = await newcomer(await another(), 'Sella');
   await desk.goto('/people/import');
   await desk.getByRole('textbox', { name: 'Table of people' }).fill(table);
   await expect(desk.getByText('4 rows: 2 new, 0 changed, 2 left out')).toBeVisible();
   await expect(desk.getByRole('row', { name: /no name/ })).toBeVisible();
   await expect(desk.getByText('Not read, and kept as typed in each file: “phone”.')).toBeVisible();
   await expect(desk.getByRole('row', { name: /Orlo/ })).toContainText('zibble');
-  await accessible(desk);
   await desk.getByRole('button', { name: 'Take in 2' }).click();
   await expect(desk.getByRole('link', { name: 'Hespe' })).toBeVisible();
   await desk.keyboard.press('a');
@@ -30,8 +29,8 @@ test('people come from a table, rows that cannot be taken stay out, are changed 
   await expect(desk.getByRole('row')).toHaveCount(2);
 });
 
-test('a desk moves house: its archive goes into an empty one, and the board is the same', async ({ page, browser }) => {
-  const from = await newcomer(page, browser, 'Oldhouse');
+test('a desk moves house: its archive goes into an empty one, and the board is the same', async ({ another }) => {
+  const from = await newcomer(await another(), 'Oldhouse');
   const person = await (await from.request.post('/api/athletes', { data: { file: { name: 'Brask', category: 'men', level: 'trained' } } })).json();
   const workout = await (
     await from.request.post('/api/workouts', { data: { text: '# Weir\nAMRAP 10:00\n10 push-up\n10 air squat\nwindow: 6-30 rounds' } })
@@ -40,7 +39,7 @@ test('a desk moves house: its archive goes into an empty one, and the board is t
   await from.goto('/account');
   const [download] = await Promise.all([from.waitForEvent('download'), from.getByRole('link', { name: 'Save the desk' }).click()]);
   const archive = readFileSync(await download.path());
-  const to = await newcomer(page, browser, 'Newhouse');
+  const to = await newcomer(await another(), 'Newhouse');
   await to.goto('/account');
   await to.getByLabel('Archive of a desk').setInputFiles({ name: 'broken.gz', mimeType: 'application/gzip', buffer: archive.subarray(0, 400) });
   await expect(to.getByText(/no archive of a desk that can be taken/)).toBeVisible();
@@ -51,11 +50,11 @@ test('a desk moves house: its archive goes into an empty one, and the board is t
     const { boards } = await (await desk.request.get(`/api/workouts/${workouts[0].id}/board`)).json();
     return boards[0].rows.map(({ athlete, score, index, verdict, rank }: Record<string, unknown>) => ({ athlete, score, index, verdict, rank }));
   };
-  await expect.poll(() => rowsOf(to), { timeout: 30_000 }).toEqual(await rowsOf(from));
+  await expect.poll(() => rowsOf(to)).toEqual(await rowsOf(from));
 });
 
 test('the library: narrowed, tagged, thrown away and put back; an earlier text stands beside the one there is, and is taken again', async ({ page }) => {
-  const address = await fresh(page, '# Shoal Marker\nfor time, cap 10:00\n50 goblet squat @ 16/12 kg\n');
+  const address = await fresh(page, '# Shoal Marker\nfor time, cap 10:00\n50 goblet squat @ 16/12 kg\n', []);
   await page.goto(`${address}/write`);
   await page.getByLabel('Add a tag').fill('marked');
   await page.keyboard.press('Enter');
@@ -67,7 +66,6 @@ test('the library: narrowed, tagged, thrown away and put back; an earlier text s
   await saved(page);
   await page.getByRole('button', { name: 'Earlier' }).click();
   await expect(page.getByLabel('That text, beside the one that stands').locator('del')).toContainText('30 sit-up');
-  await accessible(page);
   await page.getByRole('button', { name: 'Take this text again' }).click();
   await expect(text).not.toContainText('sit-up');
   await saved(page);
@@ -85,30 +83,30 @@ test('the library: narrowed, tagged, thrown away and put back; an earlier text s
   await expect(page.getByRole('link', { name: 'Shoal Marker' })).toBeVisible();
 });
 
-test('the week: a workout is moved by a key, what collides is said, and it is moved back', async ({ page, browser }) => {
-  const desk = await newcomer(page, browser, 'Weekly');
+/** any week will do */
+const monday = '2027-03-01';
+test('the week: a workout is moved by a key, what collides is said, and it is moved back', async ({ another }) => {
+  const desk = await newcomer(await another(), 'Weekly');
   for (const [day, text] of [
-    ['2026-12-01', '# Ropes\nAMRAP 9:00\n8 pull-up'],
-    ['2026-12-03', '# Hooks\nAMRAP 9:00\n8 toes-to-bar'],
+    [dayFrom(monday, 1), '# Ropes\nAMRAP 9:00\n8 pull-up'],
+    [dayFrom(monday, 3), '# Hooks\nAMRAP 9:00\n8 toes-to-bar'],
   ])
-    // on a machine that has too much to do it is refused with a sentence, and asked again
-    await expect(async () => expect((await desk.request.post('/api/workouts', { data: { text, day } })).ok()).toBe(true)).toPass();
-  await desk.goto('/week?day=2026-12-02');
+    expect((await desk.request.post('/api/workouts', { data: { text, day } })).ok()).toBe(true);
+  await desk.goto(`/week?day=${dayFrom(monday, 2)}`);
   const card = desk.getByRole('button', { name: 'Hooks, open' });
   await expect(card).toBeVisible();
   await expect(desk.getByText(/grip on grip/)).toHaveCount(0);
   await card.focus();
   await desk.keyboard.press('Alt+ArrowLeft');
-  await expect(desk.getByRole('region', { name: 'Wed 2 Dec' })).toContainText('grip on grip: Ropes the day before');
+  await expect(desk.getByRole('region', { name: /^Wed / })).toContainText('grip on grip: Ropes the day before');
   await desk.getByRole('button', { name: 'Undo' }).first().click();
-  await expect(desk.getByRole('region', { name: 'Thu 3 Dec' })).toContainText('Hooks');
-  await accessible(desk);
+  await expect(desk.getByRole('region', { name: /^Thu / })).toContainText('Hooks');
 });
 
 test('a version by hand, a note, and all of them on a sheet; the athlete reads both', async ({ page }) => {
-  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat', ['Lumerik', 'Orvenna']);
   await page.goto(`${address}/adapt`);
-  await expect(page.getByRole('status', { name: 'The class' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('status', { name: 'The class' })).toBeVisible();
   await page.keyboard.press('t');
   await page.getByRole('table').getByRole('button', { name: 'Lumerik' }).click();
   const panel = page.getByRole('complementary', { name: 'Version of Lumerik' });
@@ -134,7 +132,7 @@ test('a version by hand, a note, and all of them on a sheet; the athlete reads b
   await panel.getByLabel('Beside').selectOption({ label: 'Orvenna' });
   await expect(panel.getByRole('region', { name: 'Compare' })).toContainText('Orvenna');
   await page.goto(`${address}/sheet`);
-  await expect(page.getByRole('article').filter({ hasText: 'Lumerik' })).toContainText('AMRAP 8:00', { timeout: 60_000 });
+  await expect(page.getByRole('article').filter({ hasText: 'Lumerik' })).toContainText('AMRAP 8:00');
   const { athletes } = await (await page.request.get('/api/athletes?results=no')).json();
   const { id } = athletes.find(({ name }: { name: string }) => name === 'Lumerik');
   const { sends } = await (await page.request.post(`/api${address}/sends`, { data: { athleteIds: [id] } })).json();
@@ -144,7 +142,7 @@ test('a version by hand, a note, and all of them on a sheet; the athlete reads b
 });
 
 test('the intent is stated by clicks and stands in the text; Ctrl K goes anywhere', async ({ page }) => {
-  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat\n');
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat\n', ['Quillume']);
   await page.goto(`${address}/write`);
   await page.getByRole('button', { name: 'heavy' }).click();
   await page.getByRole('button', { name: 'pulling' }).click();
@@ -161,28 +159,4 @@ test('the intent is stated by clicks and stands in the text; Ctrl K goes anywher
   await expect(page.getByRole('option', { name: 'Quillume' })).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Quillume' })).toBeVisible();
-});
-
-test.describe('every screen can be used by everybody', () => {
-  // by day most of them are looked at where they are tried
-  const few = ['/workouts/import'];
-  const all = ['/', '/week', '/people/new', '/rules'];
-  const steps = ['write', 'adapt'];
-  for (const [theme, screens, ofWorkout] of [
-    ['light', few, ['sheet']],
-    ['dark', all, steps],
-  ] as const)
-    test(`${theme} colours`, async ({ page }) => {
-      const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
-      await page.addInitScript((chosen) => localStorage.setItem('gambito.theme', chosen), theme);
-      for (const path of [...screens, ...ofWorkout.map((step) => `${address}/${step}`)]) {
-        await page.goto(path);
-        await page.getByRole('heading', { level: 1 }).first().waitFor();
-        await accessible(page);
-        // and is as wide as a phone on a phone
-        await page.setViewportSize(phone);
-        await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth), path).toBe(phone.width);
-        await page.setViewportSize({ width: 1280, height: 800 });
-      }
-    });
 });

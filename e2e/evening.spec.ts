@@ -1,13 +1,11 @@
 /** A coach's evening: written with help, looked through, corrected once for several, without a mouse. */
-import { expect, test } from '@playwright/test';
-import { accessible, fresh, phone, saved } from './desk';
+import { expect, fresh, phone, saved, test } from './desk';
 
 const editor = 'Workout text';
 
 test('an empty page has something to begin with; what is offered is taken with Tab; the class is looked through behind the typing', async ({ page }) => {
-  const address = await fresh(page, '');
+  const address = await fresh(page, '', ['Tabrik', 'Orvenna', 'Brontek']);
   await page.goto(`${address}/write`);
-  await accessible(page);
   await page.getByRole('button', { name: 'Begin with: As many rounds as possible' }).click();
   const text = page.getByRole('textbox', { name: editor });
   await expect(text).toBeFocused();
@@ -29,17 +27,17 @@ test('an empty page has something to begin with; what is offered is taken with T
   await page.keyboard.press('Alt+Enter');
   await expect(text).toContainText('8 burpee');
   const everyone = page.getByRole('region', { name: 'The class' });
-  await expect(everyone).toContainText(/\d+ of \d+ as written/, { timeout: 60_000 });
+  await expect(everyone).toContainText(/\d+ of \d+ as written/);
   const before = await everyone.locator('b').innerText();
   await page.keyboard.press('Control+End');
   await page.keyboard.type('6 ring muscle-up');
-  await expect(everyone).toContainText(`${/\d+/.exec(before)![0]} before the last change`, { timeout: 60_000 });
+  await expect(everyone).toContainText(`${/\d+/.exec(before)![0]} before the last change`);
   await page.keyboard.press('Control+S');
   await saved(page);
 });
 
 test('a movement nobody knows is said to be like another, and is known from then on', async ({ page }) => {
-  const address = await fresh(page, 'Harbour morning\n\nAMRAP 12:00\n\n10 lantern hops\n8 pull-up');
+  const address = await fresh(page, 'Harbour morning\n\nAMRAP 12:00\n\n10 lantern hops\n8 pull-up', []);
   await page.goto(`${address}/write`);
   await expect(page.getByRole('list', { name: 'Problems' })).toContainText('“lantern hops” is not a movement Gambito knows');
   await page.locator('.cm-content').click();
@@ -59,12 +57,12 @@ test('a movement nobody knows is said to be like another, and is known from then
 });
 
 test('on a phone the lanes have their strips, and a version opens above them', async ({ page }) => {
-  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat');
+  const address = await fresh(page, '# Squall\nAMRAP 12:00\n8 pull-up\n15 air squat', ['Orvenna', 'Tabrik', 'Brontek', 'Wendrith']);
   await page.setViewportSize(phone);
   await page.goto(`${address}/adapt`);
   const lanes = page.getByRole('list', { name: 'Versions' }).getByRole('button');
   const strip = lanes.first().getByRole('img').first();
-  await expect(strip).toBeVisible({ timeout: 60_000 });
+  await expect(strip).toBeVisible();
   expect((await strip.boundingBox())!.width).toBeGreaterThan(300);
   await lanes.nth(5).click();
   await expect(page.getByRole('complementary')).toBeInViewport();
@@ -81,7 +79,6 @@ test('the roster and the sending are narrowed by any word of a file, and ordered
   await expect(rows).not.toHaveCount(14);
   const few = await rows.count();
   expect(few).toBeGreaterThan(0);
-  await accessible(page);
   await page.getByLabel('Search people').fill('');
   await page.getByRole('button', { name: 'Level' }).click();
   await expect(rows.first()).toContainText('new');
@@ -94,7 +91,7 @@ test('the roster and the sending are narrowed by any word of a file, and ordered
   await page.goto(`${address}/send`);
   await page.getByLabel('Who').fill('ferry');
   await page.getByRole('button', { name: `Send to these ${few}` }).click();
-  await expect(page.getByRole('button', { name: 'All of these sent' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('button', { name: 'All of these sent' })).toBeVisible();
   await page.getByLabel('Who').fill('');
   await expect(page.getByRole('button', { name: `Send the other ${14 - few}` })).toBeVisible();
 });

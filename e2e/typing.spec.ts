@@ -2,8 +2,8 @@
  * Nested texts are typed and deleted again, key by key: a half-written workout must never take the page with it.
  * That every sample is read at every key is held by packages/core/test/reading.test.ts; here the page draws it.
  */
-import { expect, test, type Page } from '@playwright/test';
-import { fresh } from './desk';
+import type { Page } from '@playwright/test';
+import { expect, fresh, test } from './desk';
 
 const nested = [
   'rounds in rounds',
@@ -32,10 +32,9 @@ async function deleteAll(page: Page, length: number): Promise<void> {
 test.describe('typing and deleting, key by key', () => {
   for (const [name, text] of [once, nested])
     test(name, async ({ page }) => {
-      test.setTimeout(120_000);
       const errors: string[] = [];
       page.on('pageerror', (error) => errors.push(error.message));
-      await page.goto(`${await fresh(page, '')}/write`);
+      await page.goto(`${await fresh(page, '', [])}/write`);
       const editor = page.getByRole('textbox', { name: 'Workout text' });
       await editor.click();
       await typeAll(page, text.trimEnd());

@@ -10,6 +10,15 @@ if (process.argv[2] === 'studies') {
   const studies = await bundleBench('studies');
   process.exit(spawnSync(process.execPath, [studies, ...process.argv.slice(3)], { stdio: 'inherit', cwd: root }).status ?? 1);
 }
+// `npm run bench -- cases` tries the properties of the unit tests on all their cases, where the suite takes a few
+if (process.argv[2] === 'cases')
+  process.exit(
+    spawnSync(process.execPath, [join(root, 'tools/unit.mjs'), ...process.argv.slice(3)], {
+      stdio: 'inherit',
+      cwd: root,
+      env: { ...process.env, GAMBITO_CASES: 'whole', GAMBITO_SLOWNESS: '10' },
+    }).status ?? 1,
+  );
 // `npm run bench -- mutants` makes each rule of adaptation wrong once
 if (process.argv[2] === 'mutants') process.exit(spawnSync(process.execPath, [join(root, 'bench/mutants.mjs')], { stdio: 'inherit', cwd: root }).status ?? 1);
 // `npm run bench -- desk` is how the coach's screens feel, against a running demo

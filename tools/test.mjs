@@ -1,175 +1,157 @@
-/** `npm test`: installs what is missing, then every check: types, lint, unit, command line, server on a throw-away MariaDB, the built application in Chromium. */
-import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { isBuilt } from './lib/built.mjs';
-import { startDatabase } from './lib/database.mjs';
+/**
+ * `npm test`: installs what is missing, then every check: types, lint, format, unit tests, command line, server on a throw-away MariaDB, the built application in Chromium, a server killed under load.
+ * `npm test -- quick`: what the change touches, for working. `--at TIME` and `--zone ZONE` run all of it at another time and place.
+ */
+import { existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { startBrowserServer } from './checks/browser-server.mjs';
 import { checkNode, installDebian, installDependencies } from './lib/install.mjs';
-import { freePort } from './lib/ports.mjs';
 import { Refusal, orRefuse, say } from './lib/say.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const bin = (name) => join(root, 'node_modules/.bin', name);
-const results = join(root, 'test-results');
-let passed = 0;
-let failed = 0;
+const began = Date.now();
+const { values: asked, positionals } = parseArgs({ allowPositionals: true, options: { at: { type: 'string' }, zone: { type: 'string' } } });
+const isQuick = positionals.includes('quick');
 
-/** One check; what it says is kept and shown when it is done, all of it where it failed. @returns whether it passed */
-function check(name, command, args, env = {}) {
-  const began = Date.now();
-  return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env } });
-    let output = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (output += data));
-    child.once('close', (code) => {
-      say(`\n— ${name}`);
-      if (code !== 0) process.stdout.write(output);
-      say(`  ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - began) / 1000).toFixed(1)} s`);
-      resolve(code === 0);
-    });
-  });
-}
-/** Checks that need nothing of each other, side by side, each counting as one. */
-async function together(checks) {
-  for (const fine of await Promise.all(checks.map((each) => check(...each)))) {
-    if (fine) passed++;
-    else failed++;
-  }
-}
-
-/** Waits for the server; it loads its demo first. @throws {Refusal} when it does not come */
-async function answers(address, alive) {
-  for (let attempt = 0; attempt < 600 && alive(); attempt++) {
-    const fine = await fetch(address).then(
-      (answer) => answer.ok,
-      () => false,
-    );
-    if (fine) return;
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  }
-  throw new Refusal('The server did not start for the browser tests.');
-}
-
-/** A server with its demo on a database of its own, once it answers. @returns its address */
-async function startServer(environment, servers) {
-  const port = await freePort();
-  const server = spawn(process.execPath, ['--enable-source-maps', 'apps/server/dist/server.mjs'], {
-    cwd: root,
-    stdio: 'inherit',
-    env: { ...process.env, GAMBITO_PORT: String(port), ...environment, GAMBITO_DEMO: '1', GAMBITO_WEB: join(root, 'apps/web/dist') },
-  });
-  servers.push(server);
-  const url = `http://127.0.0.1:${port}`;
-  await answers(`${url}/api/health`, () => server.exitCode === null);
-  return url;
-}
-
-/** `backup` or `restore` of a whole instance. */
-function keep(command, file, environment) {
-  return new Promise((resolve, reject) => {
-    const keeper = spawn(process.execPath, ['apps/server/dist/keeper.mjs', command, file], {
-      cwd: root,
-      stdio: 'inherit',
-      env: { ...process.env, ...environment },
-    });
-    keeper.once('exit', (code) => (code === 0 ? resolve() : reject(new Refusal(`The demo could not be taken over (${command}).`))));
-  });
-}
-
-function count(file, read) {
-  try {
-    const [good, bad] = read(JSON.parse(readFileSync(join(results, file), 'utf8')));
-    passed += good;
-    failed += bad;
-    return good + bad;
-  } catch {
-    failed++;
-    return 0;
-  }
-}
-
-/** each test file that needs one has a database of its own, and so has each part of the browser's */
+/** what the checks need of Debian: command → package */
+const debian = {
+  mariadbd: 'mariadb-server-core',
+  mariadb: 'mariadb-client-core',
+  'chromium-headless-shell': 'chromium-headless-shell',
+  ...(asked.at === undefined ? {} : { faketime: 'faketime' }),
+};
+/** each server test file has a database of its own, and so has the browser */
 const databases = [
-  'gambito_jest',
-  'gambito_jest_demo',
-  'gambito_jest_hands',
-  'gambito_jest_gate',
-  'gambito_jest_fuzz',
-  'gambito_jest_two',
-  'gambito_jest_servers',
-  'gambito_jest_saved',
-  'gambito_jest_restored',
-  'gambito_jest_empty',
-  'gambito_jest_cases',
-  'gambito_jest_library',
-  'gambito_jest_moves',
-  'gambito_jest_shared',
-  'gambito_jest_doors',
-  'gambito_jest_feeds',
-  'gambito_jest_together',
-  'gambito_jest_messages',
-  'gambito_jest_record',
-  'gambito_jest_hurt',
-  'gambito_e2e',
-  'gambito_e2e_too',
-  'gambito_e2e_three',
-];
+  ...['jest', 'jest_demo', 'jest_hands', 'jest_gate', 'jest_fuzz', 'jest_two', 'jest_servers', 'jest_saved', 'jest_restored', 'jest_empty', 'jest_cases'],
+  ...['jest_library', 'jest_moves', 'jest_shared', 'jest_doors', 'jest_feeds', 'jest_together', 'jest_messages', 'jest_record', 'jest_hurt', 'e2e'],
+].map((name) => `gambito_${name}`);
+
+/** What is there once everything is installed: the rest of the tools need packages. */
+const loadTools = async () => ({
+  ...(await import('./lib/bundle.mjs')),
+  ...(await import('./lib/built.mjs')),
+  ...(await import('./lib/database.mjs')),
+  ...(await import('./lib/unit-bundle.mjs')),
+  ...(await import('./checks/machine-speed.mjs')),
+  ...(await import('./checks/other-time.mjs')),
+  ...(await import('./checks/report.mjs')),
+  ...(await import('./checks/run.mjs')),
+  ...(await import('./checks/touched.mjs')),
+});
+
+/** The checks by name; each says when it is done. @returns what each printed */
+function checksOf(tools, { database, slow, results, shift }) {
+  const { root, runCheck } = tools;
+  const bin = (name) => join(root, 'node_modules/.bin', name);
+  const cache = (name) => join(root, 'node_modules/.cache/gambito', name);
+  const scaled = { GAMBITO_SLOWNESS: slow.toFixed(2) };
+  const withoutFakeClock = { LD_PRELOAD: '', FAKETIME: '' };
+  return {
+    build: () => runCheck('build', process.execPath, ['tools/build.mjs']),
+    types: () => runCheck('types', process.execPath, ['node_modules/typescript-native/bin/tsc', '-p', 'tsconfig.json', '--noEmit']),
+    lint: () => runCheck('lint', bin('eslint'), ['.', '--cache', '--cache-strategy', 'content', '--cache-location', cache('eslint')]),
+    format: () =>
+      runCheck('format', bin('prettier'), [
+        '--check',
+        '--log-level',
+        'warn',
+        '--cache',
+        '--cache-strategy',
+        'content',
+        '--cache-location',
+        cache('prettier'),
+        '.',
+      ]),
+    // a sample of `npm run bench -- fire`: nothing acknowledged is lost when server and database are killed
+    fire: () => runCheck('fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']),
+    browser: (url, only = []) =>
+      runCheck('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs', ...only], {
+        GAMBITO_URL: url,
+        ...scaled,
+        ...withoutFakeClock,
+        GAMBITO_SHIFT: shift,
+      }),
+    units: (only = []) =>
+      runCheck('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2', ...only], {
+        NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+        ...scaled,
+        ...database.environment('gambito_jest'),
+      }),
+  };
+}
+
+async function everyCheck(tools, checks, database) {
+  const single = [await checks.build()];
+  if (!single[0].passed) return { single, browser: null };
+  // a starter that built once more beside the browser would empty the folder it is served from
+  if (!tools.isBuilt()) throw new Refusal('What was built is not known as built (tools/lib/built.mjs).');
+  const server = await startBrowserServer(database.environment('gambito_e2e'));
+  try {
+    const inTurn = async () => [await checks.types(), await checks.lint(), await checks.format()];
+    const [browser, fire, read] = await Promise.all([checks.browser(server.url), checks.fire(), inTurn()]);
+    single.push(fire, ...read);
+    return { single, browser };
+  } finally {
+    await server.stop();
+  }
+}
+/** Types, the touched workspaces' own tests, and three paths through the browser. */
+async function quickChecks(tools, checks, database) {
+  const touched = tools.touchedWorkspaces();
+  const single = [await checks.build()];
+  if (!single[0].passed) return { single, browser: null, only: null };
+  const server = await startBrowserServer(database.environment('gambito_e2e'));
+  try {
+    const [types, browser] = await Promise.all([checks.types(), checks.browser(server.url, ['path.spec', '-g', 'write:|adapt:|athlete’s page'])]);
+    return { single: [...single, types], browser, only: touched.map((workspace) => `${workspace}/.units`) };
+  } finally {
+    await server.stop();
+  }
+}
+
+function tell(tools, { single, reports }) {
+  const tests = reports.flatMap((report) => report.tests);
+  const failed = [...tests.filter(({ passed }) => !passed), ...reports.flatMap(({ broken }) => broken)];
+  const bad = single.filter(({ passed }) => !passed);
+  for (const { name, output } of bad) say(`\nFAILED  ${name}\n${output.trim()}`);
+  for (const each of failed) say(`\n${tools.failureText(each)}`);
+  say(`\nslowest:\n${tools.slowest(tests).join('\n')}`);
+  const count = failed.length + bad.length;
+  say(`\nin ${Math.round((Date.now() - began) / 1000)} s\n${tests.length + single.length - count} passed, ${count} failed`);
+  if (count > 0) process.exitCode = 1;
+}
 
 await orRefuse(async () => {
   checkNode();
-  installDebian({ mariadbd: 'mariadb-server-core', mariadb: 'mariadb-client-core', chromium: 'chromium' });
-  installDependencies(root);
+  installDebian(debian);
+  installDependencies(join(import.meta.dirname, '..'));
+  const tools = await loadTools();
+  const time = tools.otherTime(asked);
+  const slow = tools.slowness();
+  say(`limits are nets of ${slow.toFixed(1)} × their usual length on this machine now`);
+  Object.assign(process.env, time);
+  const results = join(tools.root, 'test-results');
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
   const files = mkdtempSync(join(existsSync('/dev/shm') ? '/dev/shm' : '/tmp', 'gambito-test-'));
-  const database = await startDatabase(files, { throwAway: true });
-  const servers = [];
+  const database = await tools.startDatabase(files, { throwAway: true });
   const clean = async () => {
-    for (const server of servers)
-      if (server.exitCode === null && server.signalCode === null) {
-        server.kill('SIGTERM');
-        await new Promise((resolve) => server.once('exit', resolve));
-      }
     await database.stop();
     rmSync(files, { recursive: true, force: true });
   };
   process.once('SIGINT', () => void clean().then(() => process.exit(1)));
   try {
     for (const name of databases) database.create(name);
-    await together([['build', process.execPath, ['tools/build.mjs']]]);
-    // a starter that built once more beside the browser would empty the folder it is served from
-    if (!isBuilt()) throw new Refusal('What was built is not known as built (tools/lib/built.mjs).');
-    // side by side with the browser, what only reads sources takes five times as long, and the browser twice: it comes first, in a minute
-    await together([
-      ['types', bin('tsc'), ['-p', 'tsconfig.json', '--noEmit']],
-      ['lint', bin('eslint'), ['.']],
-      ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-    ]);
-    // the demo with the machine to itself; then the browser; the unit tests come after it: side by side both take longer.
-    // each of its three parts has a server and a database of its own; the demo is made once, and taken over by the others
-    const [first, ...more] = ['gambito_e2e', 'gambito_e2e_too', 'gambito_e2e_three'].map((name) => database.environment(name));
-    const urls = [await startServer(first, servers)];
-    const demo = join(files, 'demo.backup');
-    await keep('backup', demo, first);
-    for (const environment of more) {
-      await keep('restore', demo, environment);
-      urls.push(await startServer(environment, servers));
+    const checks = checksOf(tools, { files, database, slow, results, shift: time.GAMBITO_SHIFT ?? '0' });
+    const { single, browser, only = [] } = await (isQuick ? quickChecks : everyCheck)(tools, checks, database);
+    const reports = browser === null ? [] : [tools.browserReport(join(results, 'e2e.json'))];
+    if (only !== null && (!isQuick || only.length > 0)) {
+      await tools.bundleUnits();
+      await checks.units(only);
+      reports.push(tools.unitReport(join(results, 'jest.json')));
     }
-    // a sample of `npm run bench -- fire`: nothing acknowledged is lost when the server and the database are killed; it waits most of its time
-    const fire = together([['fire', process.execPath, ['bench/fire/fire.mjs', 'single', '--kills', '2']]]);
-    const browser = check('browser', bin('playwright'), ['test', '-c', 'e2e/playwright.config.mjs'], { GAMBITO_URL: urls.join(',') });
-    await Promise.all([fire, browser]);
-    for (const server of servers) server.kill('SIGTERM');
-    await check('unit and server', bin('jest'), ['--json', '--outputFile', join(results, 'jest.json'), '--silent', '--maxWorkers', '2'], {
-      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-      ...database.environment('gambito_jest'),
-    });
-    count('jest.json', (json) => [json.numPassedTests, json.numFailedTests + json.numRuntimeErrorTestSuites]);
-    count('e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected + stats.skipped]);
+    tell(tools, { single, reports });
   } finally {
     await clean();
   }
-  say(`\n${passed} passed, ${failed} failed`);
-  if (failed > 0) process.exitCode = 1;
 });

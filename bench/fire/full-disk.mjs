@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { newTally, visitor } from './writers.mjs';
+import { enter, newTally, visitor } from './writers.mjs';
 
 const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds));
 const run = (command, ...args) => spawnSync(command, args, { stdio: 'ignore' }).status === 0;
@@ -29,7 +29,7 @@ export async function fullDisk(start) {
   const { base, end } = await start(folder);
   try {
     const way = visitor(() => base, newTally());
-    await way.surely('POST', '/demo-login');
+    await enter(way);
     await pause(2_000);
     run('dd', 'if=/dev/zero', `of=${join(folder, 'fill')}`, 'bs=1M', 'count=500');
     const refused = await writesUntil(way, 507);

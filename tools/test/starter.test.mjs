@@ -29,7 +29,7 @@ const refusal = (run) => {
   return null;
 };
 const until = async (holds) => {
-  for (let tries = 0; tries < 100 && !holds(); tries++) await new Promise((resolve) => setTimeout(resolve, 50));
+  for (let tries = 0; tries < 600 && !holds(); tries++) await new Promise((resolve) => setTimeout(resolve, 50));
   return holds();
 };
 
@@ -87,35 +87,42 @@ describe('the files of the database', () => {
 });
 
 describe('kept alive', () => {
+  /** A clock whose pauses end when the test says so. */
+  const turned = () => {
+    const pauses = [];
+    const wait = (milliseconds) => {
+      let end;
+      const over = new Promise((resolve) => (end = resolve));
+      pauses.push({ milliseconds, end });
+      return [over, end];
+    };
+    return { pauses, wait, now: () => 0 };
+  };
   test('what ends is started again, after a pause that grows, until it is stopped', async () => {
-    const began = [];
-    const ended = [];
-    const kept = keepAlive('A lamp', () => {
-      began.push(Date.now());
-      const lamp = spawn(process.execPath, ['-e', began.length < 3 ? 'process.exit(3)' : 'setInterval(() => {}, 1000)']);
-      lamp.once('exit', () => ended.push(Date.now()));
-      return lamp;
-    });
-    expect(await until(() => began.length === 3)).toBe(true);
-    // from the end of one to the start of the next, whatever starting takes on a full machine
-    expect(began[1] - ended[0]).toBeGreaterThanOrEqual(450);
-    expect(began[2] - ended[1]).toBeGreaterThanOrEqual(950);
+    const clock = turned();
+    let began = 0;
+    const start = () => spawn(process.execPath, ['-e', ++began < 3 ? 'process.exit(3)' : 'setInterval(() => {}, 1000)']);
+    const kept = keepAlive('A lamp', start, clock);
+    for (const [at, milliseconds] of [500, 1000].entries()) {
+      expect(await until(() => clock.pauses.length === at + 1)).toBe(true);
+      expect([began, clock.pauses[at].milliseconds]).toEqual([at + 1, milliseconds]);
+      clock.pauses[at].end();
+    }
+    expect(await until(() => began === 3)).toBe(true);
     const { pid } = kept.child();
     await kept.stop();
     expect(() => process.kill(pid, 0)).toThrow(/ESRCH/);
-    await new Promise((resolve) => setTimeout(resolve, 700));
-    expect(began).toHaveLength(3);
+    expect([began, clock.pauses.length]).toEqual([3, 2]);
   });
   test('a start that fails counts as an end, and stopping does not wait for the pause', async () => {
-    let tries = 0;
-    const kept = keepAlive('A wick', () => {
-      tries++;
+    const clock = turned();
+    const fails = () => {
       throw new Refusal('no oil');
-    });
-    expect(await until(() => tries >= 2)).toBe(true);
-    const began = Date.now();
+    };
+    const kept = keepAlive('A wick', fails, clock);
+    expect(await until(() => clock.pauses.length === 1)).toBe(true);
     await kept.stop();
-    expect(Date.now() - began).toBeLessThan(300);
+    expect(clock.pauses).toHaveLength(1);
   });
 });
 

@@ -28,7 +28,7 @@ beforeAll(async () => {
     await desk('PUT', `/workouts/${workout}/locks/${athlete}`, { locks: [{ part: 0, slot: 0, reps: 6 + index }] });
     await desk('POST', `/workouts/${workout}/scores`, { athleteId: athlete, score: `${7 + index}+${index}`, note: `wind ${index}` });
   }
-}, 120_000);
+});
 afterAll(async () => {
   await instance.close();
   rmSync(folder, { recursive: true, force: true });
@@ -60,7 +60,7 @@ test('taken under load and put back, the boards, links and locks are the same', 
     expect((await again('GET', path)).json).toEqual((await desk('GET', path)).json);
   expect((await restored.stranger('GET', `/a/${token}`)).json).toEqual((await instance.stranger('GET', `/a/${token}`)).json);
   await restored.close();
-}, 120_000);
+});
 
 test('a backup goes into an empty instance only', async () => {
   await expect(restoreBackup(at('gambito_jest_saved'), file)).rejects.toThrow(/There is a desk here already/);

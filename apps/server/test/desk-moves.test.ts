@@ -7,7 +7,7 @@ import { addAthlete, addWorkout, cookieOf, openInstance, password, sendTo, squal
 let instance: Instance;
 beforeAll(async () => {
   instance = await openInstance('gambito_jest_moves');
-}, 120_000);
+});
 afterAll(() => instance.close());
 
 interface House {
@@ -52,7 +52,7 @@ describe('a desk as an archive', () => {
     await desk('POST', `/workouts/${before}/scores`, { athleteId: first, score: '4:10' });
     await desk('POST', `/workouts/${workout}/scores`, { athleteId: first, score: '9+4', note: 'Windy.' });
     archive = await give(from);
-  }, 60_000);
+  });
 
   test('goes into an empty desk, whose boards are the same', async () => {
     const to = await open('new-house');
@@ -115,7 +115,7 @@ describe('a desk as an archive', () => {
     expect(await until(async () => (await to.desk('GET', '/athletes')).json.athletes.length === 0)).toBe(true);
     await to.desk('POST', '/athletes', { file: { name: 'Afterwards' } });
     expect((await to.desk('GET', '/athletes')).json.athletes).toHaveLength(1);
-  }, 60_000);
+  });
   test('a database that goes away while a desk is given out breaks the file off, and nothing else', async () => {
     const { athletes } = instance.database.models;
     const findAll = athletes.findAll.bind(athletes);

@@ -15,7 +15,7 @@ beforeAll(async () => {
   workout = await addWorkout(desk, '# Low Water\nfor time, cap 15:00\n3 rounds\n  12 deadlift @ 60/40 kg\n  15 push-up');
   athlete = await addAthlete(desk, 'Orvenna', { place: { floor: '4 x 3 m', kit: ['barbell 20 kg', 'plates 4x20 2x10 kg'] }, maxes: { deadlift: '120 kg' } });
   token = await sendTo(desk, workout, athlete);
-}, 120_000);
+});
 afterAll(() => instance?.close());
 
 const felt = { where: 'low back', much: 3, movement: 'Deadlift', note: 'Since the third round.' };

@@ -7,7 +7,7 @@ let instance: Instance;
 let desk: Desk;
 beforeAll(async () => {
   instance = await openInstance('gambito_jest_library');
-}, 120_000);
+});
 afterAll(() => instance.close());
 
 const own = async (name: string): Promise<Desk> => (await instance.newCoach(`${name}@lanterns.example`)).desk;

@@ -17,7 +17,7 @@ beforeAll(async () => {
   tabrik = await addAthlete(desk, 'Tabrik', { contact: 'tabrik@lanterns.example' });
   quillume = await addAthlete(desk, 'Quillume');
   await sendTo(desk, workout, tabrik);
-}, 120_000);
+});
 afterAll(() => instance?.close());
 
 const write = async (...athleteIds: number[]): Promise<number> => (await desk('POST', `/workouts/${workout}/messages`, { athleteIds })).json.queued as number;

@@ -13,7 +13,7 @@ beforeAll(async () => {
   athlete = await addAthlete(desk, 'Tabrik', { maxes: { back_squat: '88 kg' }, best_sets: { push_up: 20 }, avoid: ['running'], notes: 'sleeps badly' });
   neighbour = await addAthlete(desk, 'Wendrith', { body_mass: '61.5 kg', notes: 'bad knee' });
   token = (await desk('PUT', `/athletes/${athlete}/door`)).json.door.token;
-}, 120_000);
+});
 afterAll(() => instance.close());
 
 const open = (at = token) => instance.stranger('GET', `/d/${at}`);

@@ -16,7 +16,7 @@ beforeAll(async () => {
   tabrik = await addAthlete(desk, 'Tabrik');
   squall = await addWorkout(desk);
   token = await sendTo(desk, squall, tabrik);
-}, 120_000);
+});
 afterAll(() => instance?.close());
 
 const record = async (): Promise<PersonRecord> => (await desk('GET', `/athletes/${tabrik}/record`)).json as PersonRecord;

@@ -19,7 +19,7 @@ beforeAll(async () => {
     timeZone: 'UTC',
   });
   guest = instance.desk(cookieOf(joined.headers));
-}, 120_000);
+});
 afterAll(() => instance.close());
 
 const textOf = (rounds: number): string => `# Gale\n${rounds} rounds for time, cap 15:00\n10 burpee`;

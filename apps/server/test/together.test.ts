@@ -19,7 +19,7 @@ beforeAll(async () => {
   tokens = [];
   for (const name of ['Tabrik', 'Quillume']) tokens.push(await sendTo(desk, workout, await addAthlete(desk, name)));
   addresses = await Promise.all([here, there].map((instance) => instance!.app.listen({ port: 0, host: '127.0.0.1' })));
-}, 120_000);
+});
 afterAll(async () => {
   await here?.close();
   await there?.close();
@@ -110,7 +110,7 @@ describe('a class on two servers', () => {
     let last = 0;
     for (let at = 0; at < 91; at++) last = (await here!.stranger('GET', link)).status;
     expect(last).toBe(429);
-  }, 60_000);
+  });
   test('who begins later hears so; a server that stops ends its streams', async () => {
     const { lanes } = (await desk('GET', `/workouts/${workout}/class`)).json;
     expect(lanes.map(({ name }: { name: string }) => name)).toEqual(['Quillume', 'Tabrik']);

@@ -8,7 +8,7 @@ let coach: number;
 beforeAll(async () => {
   instance = await openInstance('gambito_jest_cases');
   ({ desk, id: coach } = await instance.newCoach('maruvel@lanterns.example'));
-}, 120_000);
+});
 afterAll(() => instance.close());
 
 const rowsOf = async (workout: number, own = desk) => (await own('GET', `/workouts/${workout}/board`)).json.boards[0].rows as Record<string, unknown>[];
@@ -133,7 +133,7 @@ describe('scores', () => {
     const { scoreId } = (await desk('POST', `/workouts/${workout}/scores`, { athleteId: athlete, score: '8+0' })).json;
     await instance.database.models.readings.update({ readRevision: null, reading: null }, { where: { scoreId } });
     expect(await until(async () => (await instance.database.models.readings.findByPk(scoreId))?.reading !== null)).toBe(true);
-  }, 20_000);
+  });
   test('a board reads at once what waits', async () => {
     const [workout, athlete] = [await addWorkout(desk), await addAthlete(desk, 'Tabrik')];
     const { scoreId } = (await desk('POST', `/workouts/${workout}/scores`, { athleteId: athlete, score: '8+0' })).json;
@@ -164,7 +164,7 @@ describe('scores', () => {
     await desk('DELETE', `/workouts/${early}/scores/${scoreId}`);
     expect(await until(async () => typeof (await indexOf(late)) === 'number')).toBe(true);
     expect(typeof known).toBe('number');
-  }, 20_000);
+  });
 });
 
 describe('several scores', () => {
@@ -198,7 +198,7 @@ describe('the coach’s own', () => {
     expect((await own('PUT', '/me', { timeZone: 'America/New_York', units: 'lb' })).json.coach).toMatchObject({ units: 'lb' });
     expect(await until(async () => (await instance.database.models.readings.findOne({ where: { coachId: id } }))?.reading !== null)).toBe(true);
     expect((await rowsOf(workout, own))[0]!['equivalent']).not.toEqual(before);
-  }, 20_000);
+  });
   test('a text that cannot be adapted says at which line, and sends nothing', async () => {
     const [workout, athlete] = [await addWorkout(desk, '# Empty\n'), await addAthlete(desk, 'Lissom')];
     const answer = await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] });

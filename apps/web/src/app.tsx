@@ -1,5 +1,5 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { lazy, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { BrowserRouter, Navigate, Outlet, Route, Routes } from 'react-router';
 import { queryClient } from './api/query-client';
 import { useMe } from './api/queries';
@@ -7,19 +7,21 @@ import { Frame } from './shell/frame';
 import { NotFound } from './shell/not-found';
 import { Screen, Waiting } from './shell/screen';
 import { Messages } from './ui/messages';
+import { part } from './ui/part';
 import { Failed, Loading } from './ui/states';
+import { WaitingNote } from './ui/waiting-note';
 
-const DeskScreen = lazy(async () => ({ default: (await import('./desk/desk-screen')).DeskScreen }));
-const WorkoutsScreen = lazy(async () => ({ default: (await import('./library/workouts-screen')).WorkoutsScreen }));
-const BringInScreen = lazy(async () => ({ default: (await import('./library/bring-in-screen')).BringInScreen }));
-const WeekScreen = lazy(async () => ({ default: (await import('./week/week-screen')).WeekScreen }));
-const PeopleScreen = lazy(async () => ({ default: (await import('./people/people-screen')).PeopleScreen }));
-const ImportScreen = lazy(async () => ({ default: (await import('./people/import-screen')).ImportScreen }));
-const PersonScreen = lazy(async () => ({ default: (await import('./people/person-screen')).PersonScreen }));
-const RecordScreen = lazy(async () => ({ default: (await import('./record/record-screen')).RecordScreen }));
-const RulesScreen = lazy(async () => ({ default: (await import('./rules/rules-screen')).RulesScreen }));
+const DeskScreen = part('the desk', async () => (await import('./desk/desk-screen')).DeskScreen);
+const WorkoutsScreen = part('the library', async () => (await import('./library/workouts-screen')).WorkoutsScreen);
+const BringInScreen = part('the page that brings workouts in', async () => (await import('./library/bring-in-screen')).BringInScreen);
+const WeekScreen = part('the week', async () => (await import('./week/week-screen')).WeekScreen);
+const PeopleScreen = part('the people', async () => (await import('./people/people-screen')).PeopleScreen);
+const ImportScreen = part('the page that brings people in', async () => (await import('./people/import-screen')).ImportScreen);
+const PersonScreen = part('the person', async () => (await import('./people/person-screen')).PersonScreen);
+const RecordScreen = part('the record', async () => (await import('./record/record-screen')).RecordScreen);
+const RulesScreen = part('the house rules', async () => (await import('./rules/rules-screen')).RulesScreen);
 const frame = () => import('./shell/workout-frame');
-const WorkoutFrame = lazy(async () => ({ default: (await frame()).WorkoutFrame }));
+const WorkoutFrame = part('the workout', async () => (await frame()).WorkoutFrame);
 const steps = {
   write: () => import('./write/write-screen'),
   adapt: () => import('./adapt/adapt-screen'),
@@ -28,13 +30,13 @@ const steps = {
   run: () => import('./together/run-screen'),
   board: () => import('./board/board-screen'),
 };
-const WriteScreen = lazy(async () => ({ default: (await steps.write()).WriteScreen }));
-const AdaptScreen = lazy(async () => ({ default: (await steps.adapt()).AdaptScreen }));
-const SheetScreen = lazy(async () => ({ default: (await steps.sheet()).SheetScreen }));
-const SendScreen = lazy(async () => ({ default: (await steps.send()).SendScreen }));
-const RunScreen = lazy(async () => ({ default: (await steps.run()).RunScreen }));
-const BigScreen = lazy(async () => ({ default: (await import('./together/big-screen')).BigScreen }));
-const BoardScreen = lazy(async () => ({ default: (await steps.board()).BoardScreen }));
+const WriteScreen = part('the page to write on', async () => (await steps.write()).WriteScreen);
+const AdaptScreen = part('the versions', async () => (await steps.adapt()).AdaptScreen);
+const SheetScreen = part('the sheets', async () => (await steps.sheet()).SheetScreen);
+const SendScreen = part('the page to send from', async () => (await steps.send()).SendScreen);
+const RunScreen = part('the class', async () => (await steps.run()).RunScreen);
+const BigScreen = part('the big screen', async () => (await import('./together/big-screen')).BigScreen);
+const BoardScreen = part('the board', async () => (await steps.board()).BoardScreen);
 
 /** A step that is opened by its address is fetched beside the frame around it, and the core starts meanwhile: not one after the other. */
 function fetchOpened(path: string): void {
@@ -45,10 +47,10 @@ function fetchOpened(path: string): void {
   if (step === 'write' || step === 'adapt') void import('./workers/core-client').then(({ core }) => core());
 }
 fetchOpened(window.location.pathname);
-const AccountScreen = lazy(async () => ({ default: (await import('./account/account-screen')).AccountScreen }));
-const LoginScreen = lazy(async () => ({ default: (await import('./shell/login-screen')).LoginScreen }));
-const ResetScreen = lazy(async () => ({ default: (await import('./shell/reset-screen')).ResetScreen }));
-const JoinScreen = lazy(async () => ({ default: (await import('./shell/join-screen')).JoinScreen }));
+const AccountScreen = part('the account', async () => (await import('./account/account-screen')).AccountScreen);
+const LoginScreen = part('the way in', async () => (await import('./shell/login-screen')).LoginScreen);
+const ResetScreen = part('the new password', async () => (await import('./shell/reset-screen')).ResetScreen);
+const JoinScreen = part('the invitation', async () => (await import('./shell/join-screen')).JoinScreen);
 
 function SignedIn() {
   const { data: me, error, refetch } = useMe();
@@ -109,6 +111,7 @@ export function App() {
         </Waiting>
       </BrowserRouter>
       <Messages />
+      <WaitingNote />
     </QueryClientProvider>
   );
 }

@@ -1,16 +1,17 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { lazy } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { AthleteScreen } from './athlete/athlete-screen';
 import { queryClient } from './api/query-client';
 import { NotFound } from './shell/not-found';
 import { Screen } from './shell/screen';
 import { Messages } from './ui/messages';
+import { part } from './ui/part';
+import { WaitingNote } from './ui/waiting-note';
 
-const DoorScreen = lazy(async () => ({ default: (await import('./athlete/door-screen')).DoorScreen }));
-const WarmUpScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).WarmUpScreen }));
-const ClassScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClassScreen }));
-const ClockScreen = lazy(async () => ({ default: (await import('./athlete/clock-screen')).ClockScreen }));
+const DoorScreen = part('your page', async () => (await import('./athlete/door-screen')).DoorScreen);
+const WarmUpScreen = part('the warm-up', async () => (await import('./athlete/clock-screen')).WarmUpScreen);
+const ClassScreen = part('the class', async () => (await import('./athlete/clock-screen')).ClassScreen);
+const ClockScreen = part('the clock', async () => (await import('./athlete/clock-screen')).ClockScreen);
 
 /** What a link opens: the page and the clock. */
 export function AthleteApp() {
@@ -62,6 +63,7 @@ export function AthleteApp() {
         </Routes>
       </BrowserRouter>
       <Messages />
+      <WaitingNote />
     </QueryClientProvider>
   );
 }

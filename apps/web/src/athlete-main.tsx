@@ -7,11 +7,6 @@ import { AthleteApp } from './athlete-app';
 import { keepOffline } from './athlete/keep-offline';
 import './styles.css';
 
-// a stored answer counts as one: nothing waits for the network to be announced
-queryClient.setDefaultOptions({
-  queries: { ...queryClient.getDefaultOptions().queries, networkMode: 'always' },
-  mutations: { networkMode: 'always' },
-});
 keepOffline(queryClient);
 
 void pageBefore(queryClient, location.pathname).finally(() =>

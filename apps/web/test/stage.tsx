@@ -7,6 +7,7 @@ import type { ReactElement } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { toast } from 'sonner';
 import { Messages } from '../src/ui/messages';
+import { justDone } from '../src/ui/toast';
 
 export interface Asked {
   readonly method: string;
@@ -89,6 +90,7 @@ export function stage(component: ReactElement, { answers = {}, route = '/', at =
   cleanup();
   // what was said on the page before
   toast.dismiss();
+  justDone.forget();
   const server = serverOf({ 'GET /me': me, ...answers });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { retry: false } } });
   const user = userEvent.setup();

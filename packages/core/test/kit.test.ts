@@ -13,6 +13,7 @@ import {
   stackChange,
 } from '../src/index';
 import { platesInHand } from '../src/kit/loads';
+import { cases } from './cases';
 
 describe('readKit', () => {
   const kinds = (text: string) => readKit([text]).items.map((item) => item.kind);
@@ -74,17 +75,17 @@ describe('feasibleLoads', () => {
       totals.add(barGrams + 2 * pieces.reduce((sum, grams, index) => sum + (mask & (1 << index) ? grams : 0), 0));
     return [...totals].sort((a, b) => a - b);
   }
-  test('bar loads equal brute force on 300 random kits (seed 5)', () => {
+  test('bar loads equal brute force on random kits (seed 5)', () => {
     const random = seededRandom(5);
     const sizes = [250, 500, 1250, 2500, 5000, 10000, 15000, 20000, 226, 11340];
-    for (let kit = 0; kit < 300; kit++) {
+    for (let kit = 0; kit < cases(100, 300); kit++) {
       const pairs = sizes
         .filter(() => random() < 0.4)
         .map((grams) => ({ grams, pairs: 1 + Math.floor(random() * 2) }))
         .slice(0, 6);
       const fast = barLoads(20000, pairs);
       expect(fast.map((load) => load.totalGrams)).toEqual(bruteForce(20000, pairs));
-      for (const load of fast) expect(20000 + 2 * load.sideGrams.reduce((sum, grams) => sum + grams, 0)).toBe(load.totalGrams);
+      expect(fast.filter((load) => 20000 + 2 * load.sideGrams.reduce((sum, grams) => sum + grams, 0) !== load.totalGrams)).toEqual([]);
     }
   });
   test('change plates down to half a pound a side count, in whole grams', () => {
@@ -95,9 +96,9 @@ describe('feasibleLoads', () => {
     expect(totals).toContain(20412 + 2 * (20412 + 1134 + 227));
     expect(totals.every(Number.isInteger)).toBe(true);
   });
-  test('two handles share their plates: equal to brute force on 120 random sets (seed 8)', () => {
+  test('two handles share their plates: equal to brute force on random sets (seed 8)', () => {
     const random = seededRandom(8);
-    for (let kit = 0; kit < 120; kit++) {
+    for (let kit = 0; kit < cases(40, 120); kit++) {
       const plates = [500, 1250, 2500, 5000].filter(() => random() < 0.7).map((grams) => ({ grams, pieces: 1 + Math.floor(random() * 8) }));
       const loads = feasibleLoads([{ kind: 'handles', handleGrams: 2000, count: 2, plates }]);
       for (const count of [1, 2] as const) {

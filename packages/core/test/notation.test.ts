@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { findMovement, formatWorkout, movements, nearestMovements, parseWorkout, plainName, slotsOfPart, wordsOf } from '../src/index';
+import { cases } from './cases';
 import { sampleNames, sampleText } from './samples';
 
 const read = (text: string) => parseWorkout(text);
@@ -216,7 +217,7 @@ describe('the reader never throws', () => {
         const text = formatWorkout(parsed.workout);
         expect(formatWorkout(read(text).workout)).toBe(text);
       }),
-      { seed: 11, numRuns: 400 },
+      { seed: 11, numRuns: cases(200, 400) },
     );
   });
 });

@@ -14,6 +14,7 @@ import {
   type HouseRules,
   type PrepareOptions,
 } from '../src/index';
+import { seedsTo } from './cases';
 import { withKit, workout } from './asking';
 import { randomAthlete, randomWorkout } from './people';
 
@@ -57,11 +58,11 @@ describe('the warm-up', () => {
   });
   test('in the units of the athlete', () => expect(prepared(withKit([], { units: 'lb' })).warmUp.join('\n')).toMatch(/3 at 132\.5 lb/));
   const easy = 'AMRAP 10:00\n10 air squat';
-  test('a short one begins easily, so that it is five minutes at least; none is longer than ten (60 random people, every school)', () => {
+  test('a short one begins easily, so that it is five minutes at least; none is longer than ten (random people, every school)', () => {
     expect(prepared(withKit([]), {}, easy).warmUp[0]).toBe('1:30 jog on the spot');
     // one easy beginning, not two
     expect(prepared(withKit([]), { warmUp: 'pump' }, easy).warmUp).toEqual(['4:30 jog on the spot', '2 easy sets of 5 half squat', 'Then 8–10 min off']);
-    for (let seed = 1; seed <= 60; seed++)
+    for (const seed of seedsTo(20, 60))
       for (const warmUp of ['rounds', 'miniature', 'pump', 'own'] as const) {
         const { warmUpSeconds } = prepare(workout(randomWorkout(seed)), { ...randomAthlete(seed), timeAvailableSeconds: null }, { ...defaultRules, warmUp });
         expect(warmUpSeconds).toBeGreaterThanOrEqual(warmUpLimits.least - 120);
@@ -128,8 +129,8 @@ describe('the warm-up by the clock', () => {
     expect(cues[0]).toMatchObject({ kind: 'work', lengthSeconds: 120, lines: ['2:00 easy jog'] });
     expect(cues.at(-2)).toMatchObject({ kind: 'rest', lengthSeconds: 480 });
   });
-  test('the page and the clock tell the same steps, by every school and for everybody (30 random people)', () => {
-    for (let seed = 1; seed <= 30; seed++)
+  test('the page and the clock tell the same steps, by every school and for everybody (random people)', () => {
+    for (const seed of seedsTo(12, 30))
       for (const warmUp of ['rounds', 'miniature', 'pump', 'own'] as const) {
         const { warmUp: lines, warmUpClock } = prepare(workout(randomWorkout(seed)), randomAthlete(seed), { ...defaultRules, warmUp });
         expect(warmUpClock.cues).toHaveLength(lines.length + 1);
@@ -194,8 +195,8 @@ describe('a warm-up of the coach’s own', () => {
     const lines = prepared(withKit([]), { warmUp: 'own' }, text, { ritual: '6:00 easy row' }).warmUp;
     expect(lines.filter((line) => line.includes(': 5 '))).toHaveLength(1);
   });
-  test('what is Gambito’s own line is read as it is made, by every school (40 random people)', () => {
-    for (let seed = 1; seed <= 40; seed++)
+  test('what is Gambito’s own line is read as it is made, by every school (random people)', () => {
+    for (const seed of seedsTo(14, 40))
       for (const warmUp of ['rounds', 'miniature', 'pump', 'own'] as const) {
         const athlete = randomAthlete(seed);
         const made = prepare(workout(randomWorkout(seed)), athlete, { ...defaultRules, warmUp });
@@ -235,7 +236,7 @@ describe('standards, cautions, cool-down', () => {
     expect(prepared(withKit([]), {}, 'AMRAP 10:00\n10 push-up').cautions.join()).not.toMatch(/Improvised/);
   });
   test('the usual cautions close every page, each said once, and none of it clears anybody', () => {
-    for (let seed = 1; seed <= 30; seed++) {
+    for (const seed of seedsTo(12, 30)) {
       const athlete = randomAthlete(seed);
       const { cautions } = prepare(workout(randomWorkout(seed)), athlete, defaultRules);
       expect(cautions.slice(-usualCautions.length)).toEqual(usualCautions);
@@ -243,8 +244,8 @@ describe('standards, cautions, cool-down', () => {
     }
     expect(usualCautions.join(' ')).toMatch(/licensed professional.*clears nobody/);
   });
-  test('the cool-down stretches what the day used, about a minute each, and nothing to be avoided (30 random people)', () => {
-    for (let seed = 1; seed <= 30; seed++) {
+  test('the cool-down stretches what the day used, about a minute each, and nothing to be avoided (random people)', () => {
+    for (const seed of seedsTo(12, 30)) {
       const athlete = randomAthlete(seed);
       const read = workout(randomWorkout(seed));
       const [walk, ...stretches] = prepare(read, athlete, defaultRules).coolDown;

@@ -7,6 +7,8 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { formatWorkout, pageOf, parseWorkout, planClock, readAthlete, readingLimits, readKit, readScoreAs, summarize } from '../src/index';
+import { cases, everyOf } from './cases';
+import { hostile } from './hostile';
 import { sampleNames, sampleText } from './samples';
 
 const samples = (name: string): string => readFileSync(join(process.cwd(), 'packages/core/test/samples', name), 'utf8').trimEnd();
@@ -65,17 +67,6 @@ describe('spellings of a kit', () => {
   });
 });
 
-/** Seconds of work, not of waiting: other checks run beside this one. A second try leaves out what compiling and cleaning up took the first time. */
-function secondsOf(work: () => void): number {
-  const once = (): number => {
-    const began = process.cpuUsage();
-    work();
-    return process.cpuUsage(began).user / 1e6;
-  };
-  const first = once();
-  return first < 1 ? first : Math.min(first, once());
-}
-
 /** Every figure of a text: its line, its place, and what it is. */
 const figuresOf = (text: string): { line: number; at: number; figure: string }[] =>
   text.split('\n').flatMap((row, line) => [...row.matchAll(/\d+/g)].map((found) => ({ line: line + 1, at: found.index, figure: found[0] })));
@@ -109,10 +100,10 @@ describe('no figure is silent', () => {
     (text) => !text.split('\n').some((line) => labels.test(line.trim())),
   );
   test('in the corpus and the samples: a figure that changes nothing is said', () => {
-    const found = tested.flatMap((text) => silent(text).map((where) => `${JSON.stringify(text)} ${where}`));
+    const found = everyOf(tested, 3).flatMap((text) => silent(text).map((where) => `${JSON.stringify(text)} ${where}`));
     expect(found).toEqual([]);
   });
-  test('in 400 lines put together from pieces (seed 31)', () => {
+  test('in lines put together from pieces (seed 31)', () => {
     const count = fc.constantFrom('12', '9/6', '5-8', '21-15-9', '400 m', '15/12 cal', '40 s', '1:00', '8 x 200 m', '10', '3 x 12', '5+5');
     const movement = fc.constantFrom('burpee', 'kb swing', 'thruster', 'row', 'run', 'push-up', 'box jump', 'zibble hop', 'db row');
     const tail = fc.constantFrom(
@@ -137,86 +128,21 @@ describe('no figure is silent', () => {
         const text = `${head === '' ? '' : `${head}\n`}${many} ${what}${more}`;
         expect([text, silent(text)]).toEqual([text, []]);
       }),
-      { seed: 31, numRuns: 400 },
+      { seed: 31, numRuns: cases(160, 400) },
     );
   });
 });
 
-describe('hostile texts are answered with a sentence, within two seconds each', () => {
-  const nested = (depth: number, line: string): string =>
-    [...Array.from({ length: depth }, (_, at) => `${' '.repeat(at)}${line}`), `${' '.repeat(depth)}5 burpee`].join('\n');
-  const hostile: readonly (readonly [string, string])[] = [
-    ['4 000 spaces', `AMRAP 10\n10${' '.repeat(4000)}burpee`],
-    ['4 000 spaces between figures', `10 x${' '.repeat(4000)}10${' '.repeat(4000)}m run`],
-    ['22 nested rounds', nested(22, '2 rounds')],
-    ['30 rounds six deep', nested(6, '30 rounds')],
-    ['300 deep', nested(300, '2 rounds')],
-    ['1e7 intervals', 'EMOM 10000000:00\n5 burpee'],
-    ['1e7 times', 'every 1:00 x 10000000\n5 burpee'],
-    ['1e7 rounds', '10000000 rounds\n5 burpee'],
-    ['1e7 sets', 'AMRAP 5:00 x 10000000\n5 burpee'],
-    ['1e7 on and off', '20 s on / 10 s off x 10000000\nburpee'],
-    ['a million of one movement', 'for time\n1000000000 burpee'],
-    ['0 burpee', '0 burpee'],
-    ['0 rounds', '0 rounds\n5 burpee'],
-    ['AMRAP 0:00', 'AMRAP 0:00\n5 burpee'],
-    ['every 0:00', 'every 0:00 x 5\n5 burpee'],
-    ['0 on 0 off', '0 s on / 0 s off x 8\nburpee'],
-    ['400 digits', `${'9'.repeat(400)} burpee`],
-    ['400 digits of minutes', `AMRAP ${'9'.repeat(400)}\n5 burpee`],
-    ['a megabyte of a word', 'burpee '.repeat(150_000)],
-    ['a megabyte of lines', '5 burpee\n'.repeat(110_000)],
-    ['100 000 commas', `5 burpee${','.repeat(100_000)}`],
-    ['50 000 open brackets', `5 burpee ${'('.repeat(50_000)}`],
-    ['nested brackets', `${'2 x ('.repeat(300)}5 burpee${')'.repeat(300)}`],
-    ['50 000 pluses', `5 burpee ${'+ '.repeat(50_000)}`],
-    ['10 000 bars', `5 burpee ${'| '.repeat(10_000)}row`],
-    ['10 000 ats', `5 thruster ${'@ '.repeat(10_000)}`],
-    ['a ladder of 5 000 rungs', `${Array.from({ length: 5000 }, (_, at) => 5000 - at).join('-')}\nburpee`],
-    ['a ladder down from a million', '1000000-1\nburpee'],
-    ['1-2-3…1000000', '1-2-3…1000000\nburpee'],
-    ['unknown words only', 'zibble zabble '.repeat(5_000)],
-    ['3 000 unknown movements', Array.from({ length: 3000 }, (_, at) => `5 zib${at}ble${at}`).join('\n')],
-    ['alternatives without end', `5 ${'row or run or '.repeat(2_000)}bike`],
-    ['a slash list', `5 ${'row/'.repeat(5_000)}run`],
-    ['negative figures', 'AMRAP -5:00\n-10 burpee @ -20 kg'],
-    ['not a number', 'AMRAP NaN\nInfinity burpee'],
-    ['control characters', 'AMRAP 10\u0000\u0007\u001b[31m\n5 burpee\u0000'],
-    ['right-to-left marks and joiners', 'AMRAP 10\n5 \u202eburpee\u202c \u200d\ufe0f'],
-    ['emoji', '🔥🔥🔥 AMRAP 10 🔥\n💪 5 burpee'],
-    ['combining marks', `5 bur${'\u0301'.repeat(3000)}pee`],
-    ['an unclosed quote', `5 burpee "${'x'.repeat(20_000)}`],
-    ['many quotes', '" '.repeat(20_000)],
-    ['tabs', `\t\t\t${'\t'.repeat(3000)}5 burpee`],
-    ['carriage returns', 'AMRAP 10\r5 burpee\r\n10 squat\r\r'],
-    ['only dashes', '-'.repeat(20_000)],
-    ['only colons', ':'.repeat(20_000)],
-    ['dots', `5${'.'.repeat(20_000)}burpee`],
-    ['every every every', 'every '.repeat(10_000)],
-    ['rest rest rest', 'rest '.repeat(10_000)],
-    ['headers without work', 'AMRAP 10\n\n'.repeat(2_000)],
-    ['2 000 tiers', '## tier x\n5 burpee\n'.repeat(1_400)],
-    ['prototype names', '5 __proto__\n5 constructor\n5 toString'],
-    ['script', '5 <script>alert(1)</script> @ {{7*7}} kg'],
-    ['an interruption every second', '100 burpees, every 1 s 5 squats'],
-    ['a growing count without end', 'AMRAP 60:00\n1, +1000000 each round: burpee'],
-    ['windows that are none', 'every 7:00 x 3\nwindow 999:\n5 burpee'],
-    ['kilometres of kilometres', '99999 km run'],
-  ];
+// how long each takes is in `npm run bench`: here none may come to no end
+describe('hostile texts are answered with a sentence', () => {
   test('there are at least fifty', () => expect(hostile.length).toBeGreaterThanOrEqual(50));
   test.each(hostile)('%s', (_, text) => {
     const { workout, diagnostics } = parseWorkout(text);
-    const seconds = secondsOf(() => {
-      parseWorkout(text);
-      for (const part of workout.parts) pageOf(part);
-      planClock(workout);
-      formatWorkout(workout);
-    });
-    expect(seconds).toBeLessThan(2);
-    for (const { message, line, column, length } of diagnostics) {
-      expect(message).toMatch(/[.?]$/);
-      expect([line, column, length].every((figure) => Number.isInteger(figure) && figure >= 1)).toBe(true);
-    }
+    for (const part of workout.parts) pageOf(part);
+    planClock(workout);
+    formatWorkout(workout);
+    const isPlace = (figure: number): boolean => Number.isInteger(figure) && figure >= 1;
+    expect(diagnostics.filter(({ message, line, column, length }) => !/[.?]$/.test(message) || ![line, column, length].every(isPlace))).toEqual([]);
   });
   test.each([
     ['an adjustable dumbbell in steps of a gram', 'adjustable dumbbell 4-20 kg step 0.001'],
@@ -225,7 +151,6 @@ describe('hostile texts are answered with a sentence, within two seconds each', 
     ['100 000 commas', `dumbbell 5 kg${','.repeat(100_000)}`],
     ['a million kettlebells', '1000000 kettlebells 16 kg'],
   ])('kit: %s', (_, line) => {
-    expect(secondsOf(() => readKit([line]))).toBeLessThan(2);
     expect(readKit([line]).items.length).toBeLessThan(200);
   });
   test.each([
@@ -237,7 +162,6 @@ describe('hostile texts are answered with a sentence, within two seconds each', 
     ['100 000 maxes', { maxes: Object.fromEntries(Array.from({ length: 100_000 }, (_, at) => [`zib_${at}`, '80 kg'])) }, 'maxes.zib_0'],
     ['a word that is not in the avoid-list', { avoid: ['knees'] }, 'avoid'],
   ])('athlete: %s', (_, file, key) => {
-    expect(secondsOf(() => readAthlete(file, '2026-11-27'))).toBeLessThan(2);
     const { problems } = readAthlete(file, '2026-11-27');
     if (key) expect(problems.map((problem) => problem.key)).toContain(key);
   });
@@ -252,7 +176,7 @@ describe('hostile texts are answered with a sentence, within two seconds each', 
 describe('any beginning of a text can be read', () => {
   test.each(sampleNames)('%s, typed key by key and deleted again', (name) => {
     const text = sampleText(name);
-    for (let length = 0; length <= text.length; length++) {
+    for (let length = 0; length <= text.length; length += cases(3, 1)) {
       const { workout } = parseWorkout(text.slice(0, length));
       summarize(workout);
       planClock(workout);

@@ -1,8 +1,4 @@
-/**
- * The account: the room, the password, sessions, invitations, the desk as a file.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** The account: the room, the password, sessions, invitations, the desk as a file. */
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { screen, waitFor } from '@testing-library/react';
 import { me, refuse, stage } from '../../test/stage';

@@ -1,6 +1,6 @@
 /** The link a calendar subscribes to: every workout with a day, moved when it moves. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';

@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { messageOf, upload } from '../api/client';
 import { Button } from '../ui/button';
 

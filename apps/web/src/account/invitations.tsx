@@ -1,7 +1,7 @@
 /** Other coaches of this instance: the founder invites by a link, shown once; to a desk of their own, or to this one, where each change has its name. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';

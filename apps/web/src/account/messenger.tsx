@@ -1,7 +1,7 @@
 /** How the stand-in for a messenger behaves, and how the last messages fared: so that what happens when one fails can be seen before one does. */
 import type { MessengerMode } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { MessageState } from '../send/message-state';
 import { useDeliveries } from '../send/use-messages';

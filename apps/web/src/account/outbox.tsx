@@ -2,7 +2,7 @@
 import type { OutboxMessage } from '@gambito/contract';
 import { useQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { Button } from '../ui/button';
 import { Failed } from '../ui/states';

@@ -3,7 +3,7 @@ import { changePasswordSchema } from '@gambito/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import type { z } from 'zod';
 import { api, messageOf } from '../api/client';
 import { Button } from '../ui/button';

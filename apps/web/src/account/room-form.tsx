@@ -1,7 +1,7 @@
 /** Time zone, units, the week and when scores are due; what is chosen is saved at once, and undone by one click. */
 import { logByHours as logBy, type LogBy } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import type { Me } from '../api/types';
 import { Field, inputLook } from '../ui/field';

@@ -1,7 +1,7 @@
 /** Where the coach is signed in; each can be ended from here. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import type { SignedInDevice } from '@gambito/contract';
 import { api, messageOf } from '../api/client';
 import { Button } from '../ui/button';

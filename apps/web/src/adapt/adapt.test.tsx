@@ -1,8 +1,4 @@
-/**
- * Adapt over the real core, without a worker between: what it says when something is missing, and the coach's decisions on one line.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** Adapt over the real core, without a worker between: what it says when something is missing, and the coach's decisions on one line. */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { mergedLocks, type Lock } from '@gambito/core';
@@ -21,7 +17,7 @@ jest.unstable_mockModule('comlink', () => ({
   expose: (worker: typeof exposed) => void (exposed = worker),
   wrap: () => new Proxy({}, later),
 }));
-Object.assign(globalThis, { Worker: class {} });
+Object.assign(globalThis, { Worker: EventTarget });
 await import('../workers/core-worker');
 const { AdaptScreen } = await import('./adapt-screen');
 
@@ -104,7 +100,7 @@ describe('a decision of the coach', () => {
     await waitFor(() => expect(staged.locks.get(1)).toEqual([]));
     await staged.user.click(within(panel).getByRole('button', { name: 'Redo the last choice' }));
     await waitFor(() => expect(staged.locks.get(1)).toHaveLength(1));
-  }, 60_000);
+  });
   test('leaves what another window decided meanwhile, and shows it with the answer', async () => {
     const staged = adapting();
     const panel = await open(staged, 'Orlindo');
@@ -117,7 +113,7 @@ describe('a decision of the coach', () => {
     // undone is one's own decision alone
     await staged.user.click(within(panel).getByRole('button', { name: 'Undo the last choice' }));
     await waitFor(() => expect(staged.locks.get(1)).toEqual([theirs]));
-  }, 60_000);
+  });
   test('is a count, asked once whether Enter or leaving takes it', async () => {
     const staged = adapting();
     const panel = await open(staged, 'Orlindo');
@@ -129,7 +125,7 @@ describe('a decision of the coach', () => {
     await waitFor(() => expect(staged.locks.get(1)).toEqual([expect.objectContaining({ slot: 2, reps: 9 })]));
     await waitFor(() => expect(line(panel, /^9 push-up/)).toBeTruthy(), { timeout: 20_000 });
     expect(staged.server.writes()).toHaveLength(1);
-  }, 60_000);
+  });
   test('asks why not a movement: kit that is not there, and a word that is none', async () => {
     const staged = adapting();
     const panel = await open(staged, 'Orlindo');
@@ -140,7 +136,7 @@ describe('a decision of the coach', () => {
     await staged.user.clear(why);
     await staged.user.type(why, 'moonwalk{Enter}');
     expect(within(panel).getByRole('alert').textContent).toContain('moonwalk');
-  }, 60_000);
+  });
   test('that goes against a limit is taken, and warns', async () => {
     const staged = adapting([tamsa]);
     const panel = await open(staged, 'Tamsarel');
@@ -151,7 +147,7 @@ describe('a decision of the coach', () => {
     await staged.user.type(field, '10 goblet squat @ 12 kg{Enter}');
     await waitFor(() => expect(staged.locks.get(2)).toHaveLength(1));
     await waitFor(() => expect(within(panel).getByRole('list', { name: 'Warnings' }).textContent).toMatch(/knee|avoid/i), { timeout: 20_000 });
-  }, 60_000);
+  });
   test('is of the whole part, too: another clock, which is kept and lifted', async () => {
     const staged = adapting();
     const panel = await open(staged, 'Orlindo');
@@ -165,7 +161,7 @@ describe('a decision of the coach', () => {
     await waitFor(() => expect(staged.locks.get(1)).toEqual([{ part: 0, slot: 0, scheme: true, frame: 'AMRAP 9:00' }]));
     await staged.user.click(await within(panel).findByRole('button', { name: 'Compute it' }));
     await waitFor(() => expect(staged.locks.get(1)).toEqual([]));
-  }, 60_000);
+  });
   test('in words that are no movement is refused, and stays typed', async () => {
     const staged = adapting();
     const panel = await open(staged, 'Orlindo');
@@ -176,7 +172,7 @@ describe('a decision of the coach', () => {
     expect(within(panel).getByRole('alert').textContent).toMatch(/Expected one movement/);
     expect(field.value).toBe('dance on the quay');
     expect(staged.locks.size).toBe(0);
-  }, 60_000);
+  });
 });
 
 describe('the warm-up of one version', () => {
@@ -201,7 +197,7 @@ describe('the warm-up of one version', () => {
     await staged.user.click(within(panel).getByRole('button', { name: 'As Gambito makes it' }));
     await waitFor(() => expect(staged.locks.get(1)).toEqual([]));
     await waitFor(async () => expect((await field(panel)).value).toBe(made));
-  }, 60_000);
+  });
   test('is kept as the coach’s own with the school that takes it, and undone to what stood before', async () => {
     let ritual: string | null = 'breathe';
     let warmUp = 'pump';
@@ -225,5 +221,5 @@ describe('the warm-up of one version', () => {
     const kept = (await screen.findByText(/^Kept: every warm-up/)).closest('li')!;
     await staged.user.click(within(kept).getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect([ritual, warmUp]).toEqual(['breathe', 'pump']));
-  }, 60_000);
+  });
 });

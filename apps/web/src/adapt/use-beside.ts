@@ -1,7 +1,7 @@
 /** What stands before and after one version: as it is made, and keeping a warm-up as the coach's own. */
 import type { Adapted, HouseRules } from '@gambito/core';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { useRitual } from '../api/ritual';
 import { core } from '../workers/core-client';

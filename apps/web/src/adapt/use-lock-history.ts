@@ -1,7 +1,7 @@
 /** The coach's decisions on one workout, set, taken back and taken up again; one decision may be of several people. */
 import type { Lock } from '@gambito/core';
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import type { StoredLocks } from '../api/types';
 import { useSaveLocks } from './use-save-locks';
 

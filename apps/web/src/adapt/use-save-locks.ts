@@ -1,7 +1,7 @@
 /** The coach's decisions about versions, to the server and back. Beside the screen that takes them: the start page needs no core. */
 import { mergedLocks, type Lock } from '@gambito/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import type { StoredLocks } from '../api/types';
 

@@ -1,4 +1,6 @@
-/** One way to the server: JSON in, JSON out, failures as problems with a sentence. */
+/** One way to the server: JSON in, JSON out, failures as problems with a sentence; no request waits in silence. */
+import { waitedFor, whatIsAsked } from './in-flight';
+
 export interface ProblemDetails {
   readonly code: string;
   readonly title: string;
@@ -49,17 +51,40 @@ async function earlyAnswer(path: string): Promise<Response | null> {
   );
 }
 
+/** ms after which a reading is given up: it is asked again, and does no harm. A writing is never given up by itself: it may be done all the same. */
+const readingPatience = 30_000;
+const stopped: ProblemDetails = {
+  code: 'stopped',
+  title: 'You stopped waiting. It may be done all the same: look before you try again. What you typed is kept here.',
+  status: 0,
+};
+const silent: ProblemDetails = { code: 'silent', title: 'The server did not answer within half a minute. What you typed is kept here.', status: 0 };
+
+/** What ends a request before its answer: whoever waits, or half a minute of a reading. */
+function patienceFor(reads: boolean) {
+  const controller = new AbortController();
+  const timer = reads ? setTimeout(() => controller.abort(new ApiError(silent)), readingPatience) : undefined;
+  return { signal: controller.signal, stop: () => controller.abort(new ApiError(stopped)), over: () => clearTimeout(timer) };
+}
+
 async function ask(path: string, { method, body }: Asked): Promise<Response> {
-  const tag = method === undefined && body === undefined ? answers.get(path)?.tag : undefined;
+  const reads = method === undefined && body === undefined;
+  const tag = reads ? answers.get(path)?.tag : undefined;
   const headers = { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(tag === undefined ? {} : { 'if-none-match': tag }) };
+  const way = method ?? (reads ? 'GET' : 'POST');
+  const { signal, stop, over } = patienceFor(reads);
+  const request = fetch(`/api${path}`, {
+    method: way,
+    signal,
+    ...(Object.keys(headers).length === 0 ? {} : { headers }),
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  });
   try {
-    return await fetch(`/api${path}`, {
-      method: method ?? (body === undefined ? 'GET' : 'POST'),
-      ...(Object.keys(headers).length === 0 ? {} : { headers }),
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    });
-  } catch {
-    throw new ApiError(offline);
+    return await waitedFor(whatIsAsked(path, way), request, stop);
+  } catch (error) {
+    throw error instanceof ApiError ? error : new ApiError(offline);
+  } finally {
+    over();
   }
 }
 
@@ -83,7 +108,8 @@ export async function api<T>(path: string, options: Asked = {}): Promise<T> {
 
 /** Sends a file as it is. @throws {ApiError} */
 export async function upload<T>(path: string, file: Blob, type: string): Promise<T> {
-  const response = await fetch(`/api${path}`, { method: 'POST', body: file, headers: { 'content-type': type } }).catch(() => {
+  const sent = fetch(`/api${path}`, { method: 'POST', body: file, headers: { 'content-type': type } });
+  const response = await waitedFor(whatIsAsked(path, 'POST'), sent).catch(() => {
     throw new ApiError(offline);
   });
   const json = (await response.json().catch(() => null)) as T | ProblemDetails | null;

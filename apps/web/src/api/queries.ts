@@ -1,7 +1,7 @@
 /** What the screens ask of the server, by name. */
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { DeletedAthlete, MovementsKnown, Revision } from '@gambito/contract';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { allPages, api, messageOf } from './client';
 import type { Board, ListedResult, ListedWorkout, Me, StoredAthlete, StoredLocks, StoredSend, StoredWorkout } from './types';
 

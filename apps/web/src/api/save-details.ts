@@ -1,7 +1,7 @@
 /** What a workout has beside its text: day, tags, whom it is for. Nothing of it stands against anybody's typing, so that a save that came between is no conflict. */
 import type { Audience } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, ApiError, messageOf } from './client';
 import { workoutLists } from './queries';
 import type { StoredWorkout } from './types';

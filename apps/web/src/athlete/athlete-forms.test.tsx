@@ -1,8 +1,4 @@
-/**
- * What an athlete tells: where it hurt, what there is today, the score. Nothing typed is lost when the server refuses or is away.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** What an athlete tells: where it hurt, what there is today, the score. Nothing typed is lost when the server refuses or is away. */
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { away, refuse, stage } from '../../test/stage';

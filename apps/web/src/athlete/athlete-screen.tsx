@@ -1,6 +1,6 @@
 /** The athlete's page, for a phone: today's version in the athlete's own units, the original beside it, the clock, the score. */
 import { Play, Printer, Timer, Users } from 'lucide-react';
-import { lazy, Suspense, useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiError } from '../api/client';
 import { useAthletePage } from '../api/athlete-page';
@@ -11,9 +11,10 @@ import { Failed, Loading } from '../ui/states';
 import { BriefPartView } from './brief-part';
 import { FeltForm } from './felt-form';
 import { TodayPart } from './today-form';
+import { part } from '../ui/part';
 
 // scores are read by the core, which is large: the workout is there before it
-const ScoreForm = lazy(async () => ({ default: (await import('./score-form')).ScoreForm }));
+const ScoreForm = part('the form for your score', async () => (await import('./score-form')).ScoreForm);
 
 export function AthleteScreen() {
   const token = useParams()['token']!;

@@ -1,8 +1,4 @@
-/**
- * The face of a clock: its boxes, its keys, and what stands on it when.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** The face of a clock: its boxes, its keys, and what stands on it when. */
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { act, fireEvent, screen } from '@testing-library/react';
 import { parseWorkout, planClock } from '@gambito/core';

@@ -2,7 +2,7 @@
 import { feltWords, type Felt } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import type { AthletePage } from '../api/types';
 import { Button } from '../ui/button';
@@ -16,7 +16,7 @@ function useFelt(token: string, before: Felt | null) {
   const send = useMutation({
     mutationFn: (body: Felt | null) => api(`/a/${token}/felt`, { body }),
     onSuccess: async () => {
-      await client.invalidateQueries({ queryKey: ['a', token] });
+      void client.invalidateQueries({ queryKey: ['a', token] });
       toast('Your coach sees it.');
     },
     onError: (failure) => toast.error(messageOf(failure)),

@@ -1,8 +1,4 @@
-/**
- * The athlete's own door on a phone, and what the coach makes of a proposal.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** The athlete's own door on a phone, and what the coach makes of a proposal. */
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { screen, waitFor } from '@testing-library/react';
 import { refuse, stage } from '../../test/stage';

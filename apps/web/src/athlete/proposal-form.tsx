@@ -2,7 +2,7 @@
 import type { OwnDoor, ProposedChange } from '@gambito/contract';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { Button } from '../ui/button';
 import { Field, inputLook } from '../ui/field';

@@ -2,7 +2,7 @@
 import type { TodayAsked } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import type { AthletePage } from '../api/types';
 import { Button } from '../ui/button';

@@ -2,7 +2,7 @@
 import type { Measured } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, ApiError, messageOf } from '../api/client';
 
 export interface WaitingScore {

@@ -7,7 +7,7 @@ import { useRoom } from '../api/room';
 import type { Board, BoardEntry } from '../api/types';
 import { Page } from '../shell/frame';
 import { Failed, Loading } from '../ui/states';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { GroupChips } from '../people/group-chips';
 import { Button } from '../ui/button';
 import { download } from '../ui/csv';

@@ -3,7 +3,7 @@ import type { NextTimeFor } from '@gambito/contract';
 import { mergedLocks, type Lock } from '@gambito/core';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { useSaveLocks } from '../adapt/use-save-locks';
 import { api } from '../api/client';
 import { useLocks } from '../api/queries';

@@ -1,8 +1,4 @@
-/**
- * Twelve scores by keyboard: Enter logs and goes on, what is typed stays.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** Twelve scores by keyboard: Enter logs and goes on, what is typed stays. */
 import { beforeEach, expect, test } from '@jest/globals';
 import { screen, waitFor } from '@testing-library/react';
 import { refuse, stage } from '../../test/stage';

@@ -2,9 +2,10 @@
 import { scoresProblem } from '@gambito/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { useMe } from '../api/queries';
+import type { Board } from '../api/types';
 import { entryOf, readEntry, type Entry } from '../scores/entry';
 import { doubtsOf, ScoreFields } from '../scores/score-fields';
 import { Button } from '../ui/button';
@@ -23,12 +24,18 @@ function useSaveScore(workoutId: number) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (entry: { athleteId: number; score: string; note: string }) => api(`/workouts/${workoutId}/scores`, { body: entry }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['workouts', workoutId, 'board'] }),
+    // whoever is in is off the list at once; what the score says comes with the board, and nobody waits for it
+    onSuccess: (_answer, { athleteId }) => {
+      localStorage.removeItem(draftKey({ workoutId, athleteId }));
+      const key = ['workouts', workoutId, 'board'];
+      client.setQueryData<Board>(key, (board) => board && { ...board, missing: board.missing.filter((each) => each.athleteId !== athleteId) });
+      void client.invalidateQueries({ queryKey: key });
+    },
     onError: (error) => toast.error(messageOf(error)),
   });
 }
 
-const draftKey = ({ workoutId, athleteId }: EntryOf): string => `gambito.entry.${workoutId}.${athleteId}`;
+const draftKey = ({ workoutId, athleteId }: Pick<EntryOf, 'workoutId' | 'athleteId'>): string => `gambito.entry.${workoutId}.${athleteId}`;
 
 /** The next score field of the page after this form, in reading order. */
 function focusNext(form: HTMLFormElement | null): void {
@@ -63,15 +70,7 @@ export function ScoreEntry({ of, start = '', note = '', done }: { of: EntryOf; s
     setTold(problem ? { text: problem, sure: false } : doubt ? { text: doubt, sure: true } : null);
     if (problem || doubt || read.text === null) return;
     const here = form.current;
-    save.mutate(
-      { athleteId: of.athleteId, score: read.text, note },
-      {
-        onSuccess: () => {
-          localStorage.removeItem(draftKey(of));
-          done?.();
-        },
-      },
-    );
+    save.mutate({ athleteId: of.athleteId, score: read.text, note }, { onSuccess: () => done?.() });
     focusNext(here);
   };
   return (

@@ -1,8 +1,4 @@
-/**
- * What waits on the desk whatever the day: what hurt, and who is silent.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** What waits on the desk whatever the day: what hurt, and who is silent. */
 import { describe, expect, test } from '@jest/globals';
 import { screen, waitFor } from '@testing-library/react';
 import { refuse, stage } from '../../test/stage';

@@ -1,7 +1,7 @@
 /** What hurt and waits, what could be spared, and settling it: with one undo for all of it. */
 import { listedWords, type Discomfort, type SparedAnswer } from '@gambito/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import type { StoredAthlete } from '../api/types';
 

@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { Page } from '../shell/frame';
 import { showDay } from '../shell/days';
@@ -17,7 +17,7 @@ function useTakeIn() {
     mutationFn: (workouts: readonly ReadWorkout[]) =>
       api<{ ids: number[] }>('/workouts/many', { body: { workouts: workouts.map(({ text, day, tags }) => ({ text, day, tags })) } }),
     onSuccess: async ({ ids }) => {
-      await client.invalidateQueries({ queryKey: ['workouts'] });
+      void client.invalidateQueries({ queryKey: ['workouts'] });
       const undo = (): void =>
         void Promise.all(ids.map((id) => api(`/workouts/${id}`, { method: 'DELETE' }))).then(() => client.invalidateQueries({ queryKey: ['workouts'] }));
       toast(`${ids.length === 1 ? 'One workout' : `${ids.length} workouts`} taken in.`, { duration: 20_000, action: { label: 'Undo', onClick: undo } });

@@ -1,7 +1,7 @@
 /** What is shown, as a file. */
 import { Download } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { messageOf } from '../api/client';
 import { Button } from '../ui/button';
 import { download } from '../ui/csv';

@@ -1,7 +1,7 @@
 /** What can be done with a workout of the library. */
 import type { PortableWorkout } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { useDelete } from '../api/queries';
 import { saveDetails } from '../api/save-details';

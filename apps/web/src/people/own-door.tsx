@@ -2,7 +2,7 @@
 import type { Door } from '@gambito/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { Button } from '../ui/button';
 

@@ -1,14 +1,15 @@
 /** What an athlete's own scores say beside the figures in the file: a sentence, a small chart over time, and the scores themselves. */
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { Link } from 'react-router';
 import { useResults } from '../api/queries';
 import type { ListedResult, StoredAthlete } from '../api/types';
 import { shortDay } from '../shell/days';
 import { core } from '../workers/core-client';
+import { part } from '../ui/part';
 
 // the chart's library is large, and most people are opened for their kit
-const ResultsChart = lazy(async () => ({ default: (await import('./results-chart')).ResultsChart }));
+const ResultsChart = part('the chart', async () => (await import('./results-chart')).ResultsChart);
 /** a line needs so many points to say anything */
 const fewest = 3;
 

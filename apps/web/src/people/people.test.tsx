@@ -1,8 +1,4 @@
-/**
- * Many people at once: chosen and changed together, brought in from a table, put back; kit by picking.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** Many people at once: chosen and changed together, brought in from a table, put back; kit by picking. */
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { refuse, stage } from '../../test/stage';

@@ -1,7 +1,7 @@
 /** What athletes propose, and how it goes into a form. */
 import type { Proposal, ProposedChange } from '@gambito/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import type { AthleteForm } from './athlete-form';
 

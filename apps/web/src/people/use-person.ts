@@ -3,7 +3,7 @@ import { feasibleLoads } from '@gambito/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { useMe } from '../api/queries';
 import type { StoredAthlete } from '../api/types';
@@ -79,7 +79,7 @@ export function usePerson(stored: StoredAthlete | null) {
     try {
       await write();
       forget();
-      await client.invalidateQueries({ queryKey: ['athletes'] });
+      void client.invalidateQueries({ queryKey: ['athletes'] });
       toast(`${form.name.trim()} saved.`);
       await navigate('/people');
     } catch (error) {

@@ -1,6 +1,6 @@
 /** Several people changed at once: all of them or none, and one undo for all of it. */
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import type { StoredAthlete } from '../api/types';
 

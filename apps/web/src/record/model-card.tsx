@@ -3,7 +3,7 @@ import type { PersonRecord, Recorded } from '@gambito/contract';
 import { weighEvidence, type Evidence } from '@gambito/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import type { StoredAthlete } from '../api/types';
 import { measuredWords } from '../scores/measured-words';

@@ -1,8 +1,4 @@
-/**
- * The coach's own warm-up, as it is written beside the house rules.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** The coach's own warm-up, as it is written beside the house rules. */
 import { expect, test } from '@jest/globals';
 import { screen, waitFor } from '@testing-library/react';
 import { refuse, stage } from '../../test/stage';

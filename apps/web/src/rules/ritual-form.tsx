@@ -1,7 +1,7 @@
 /** The coach's own warm-up: what every version's begins with where the school is “own ritual”. */
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { useRitual } from '../api/ritual';
 import { Button } from '../ui/button';

@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ruleLabel, ruleSpecs, type HouseRules, type RuleKey } from '@gambito/core';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { useRules } from '../api/rules';
 import { Page } from '../shell/frame';

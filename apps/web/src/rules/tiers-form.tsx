@@ -2,7 +2,7 @@
 import { tierAthlete, usualTiers } from '@gambito/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { useTiers } from '../api/queries';
 import { Button } from '../ui/button';

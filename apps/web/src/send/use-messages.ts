@@ -1,7 +1,7 @@
 /** Messages about a workout: drafts, those on their way, and writing. */
 import type { Delivery, Draft, MessengerMode } from '@gambito/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 
 export interface Deliveries {

@@ -1,7 +1,7 @@
 /** Sending to many: a job on the server, its progress, and stopping it. A server or database that is away for a moment ends nothing: the job goes on, and we ask again. */
 import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, ApiError, messageOf } from '../api/client';
 import type { SendJob, StoredSend } from '../api/types';
 

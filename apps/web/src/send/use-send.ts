@@ -1,7 +1,7 @@
 /** Send's own: who is shown, who waits for a version, the links, and what is under way. */
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { meantOf } from '../api/meant';
 import { useMe, useRoster, useSends, useWorkout } from '../api/queries';

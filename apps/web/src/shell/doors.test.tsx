@@ -1,8 +1,4 @@
-/**
- * The ways in: signing in, a forgotten password, an invitation, a link to a new password.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** The ways in: signing in, a forgotten password, an invitation, a link to a new password. */
 import { describe, expect, test } from '@jest/globals';
 import { screen, waitFor } from '@testing-library/react';
 import { me, refuse, stage } from '../../test/stage';

@@ -1,13 +1,16 @@
 /** The coach's frame: places to go, the demo note, day and night. */
 import { LogOut } from 'lucide-react';
 import { useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, type ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { useMe } from '../api/queries';
 import { ThemeButton } from '../ui/theme-button';
+import { justDone } from '../ui/toast';
+import { JustDone } from './just-done';
+import { part } from '../ui/part';
 
-const Palette = lazy(async () => ({ default: (await import('./palette')).Palette }));
+const Palette = part('the list of places', async () => (await import('./palette')).Palette);
 
 const places = [
   ['/', 'Desk'],
@@ -24,6 +27,7 @@ export function Frame() {
   const leave = async (): Promise<void> => {
     await api('/logout', { method: 'POST' });
     client.clear();
+    justDone.forget();
     await navigate('/login');
   };
   return (
@@ -55,6 +59,7 @@ export function Frame() {
               {me.coach.name}
             </NavLink>
           )}
+          <JustDone />
           <ThemeButton />
           <button type="button" onClick={() => void leave()} className="rounded p-2 hover:bg-wash" aria-label="Sign out">
             <LogOut size={17} />

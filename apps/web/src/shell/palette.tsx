@@ -6,6 +6,7 @@ import { useNavigate, useParams } from 'react-router';
 import { useLibrary, useRoster } from '../api/queries';
 import { useNewWorkout } from '../desk/use-new-workout';
 import { useSettled } from '../ui/use-settled';
+import { useJustDone } from './just-done';
 
 /** ms after the last key before workouts are looked for */
 const searchAfter = 150;
@@ -111,10 +112,34 @@ function Choices({ close }: { close: () => void }) {
             </Command.Item>
           ))}
         </Command.Group>
+        <LastDone close={close} />
         <Workouts search={search} go={go} />
         <People go={go} />
       </Command.List>
     </Command>
+  );
+}
+
+/** Undo by keyboard, when its message is gone. */
+function LastDone({ close }: { close: () => void }) {
+  const done = useJustDone();
+  if (done.length === 0) return null;
+  return (
+    <Command.Group heading="Undo" className={group}>
+      {done.map(({ id, text, undo }) => (
+        <Command.Item
+          key={id}
+          value={`Undo ${text} ${id}`}
+          className={item}
+          onSelect={() => {
+            close();
+            undo();
+          }}
+        >
+          Undo: {text}
+        </Command.Item>
+      ))}
+    </Command.Group>
   );
 }
 

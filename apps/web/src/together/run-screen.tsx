@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Monitor, Pause, Play, Square } from 'lucide-react';
 import { useParams } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';

@@ -3,7 +3,7 @@ import type { ClassRoom, ClassRoomNews, ClassState } from '@gambito/contract';
 import type { ClassMove } from '@gambito/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { axisOf, laneView, membersOf, type HeardRun } from './lanes';
 import { useNews } from './use-news';

@@ -1,7 +1,7 @@
 /** A text that is pasted, dropped as a file, or chosen. */
 import clsx from 'clsx';
 import { useId, useState, type DragEvent } from 'react';
-import { toast } from 'sonner';
+import { toast } from './toast';
 import { inputLook } from './field';
 
 /** bytes of a file that is read here */

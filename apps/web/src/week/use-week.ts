@@ -3,7 +3,7 @@ import { movementOf, type DayLoad } from '@gambito/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { api, messageOf } from '../api/client';
 import { meantOf } from '../api/meant';
 import { useAthletes, useMe, useUndatedWorkouts, useWeekWorkouts } from '../api/queries';

@@ -23,7 +23,7 @@ export function ReadingColumn({ workout, writing }: { workout: StoredWorkout; wr
     <section aria-label="What it says" className="flex min-w-0 flex-col gap-4">
       <Head reading={reading} category={writing.category} choose={writing.setCategory} />
       <ReferenceLane reading={reading} />
-      <ClassReading workoutId={workout.id} text={text} readable={writing.tidied !== null} />
+      <ClassReading workoutId={workout.id} text={text} readable={writing.canTidy} />
       {reference?.warnings.map(({ message }) => (
         <p key={message} className="border-l-4 border-amber pl-2 text-sm">
           {message}

@@ -9,22 +9,16 @@ import { ProblemList } from './problem-list';
 import { SaveNote } from './save-note';
 import { isUntouched } from './untouched';
 import type { Writing } from './use-write';
-import { withFix } from './with-fix';
 import { WorkoutEditor } from './workout-editor';
 
 export function TextColumn({ workout, writing }: { workout: StoredWorkout; writing: Writing }) {
-  const { text, change, state, save, tidied } = writing;
+  const { text, change, state, save, tidy, canTidy } = writing;
   const units = useRoom();
   const by = useByWhom()(workout.changedBy);
   return (
     <section aria-label="Text" className="flex min-h-0 flex-col gap-2">
       <div className="flex flex-wrap items-center gap-2">
-        <Button
-          look="bare"
-          onClick={() => tidied !== null && change(tidied)}
-          disabled={tidied === null}
-          title="Rewrite the text in its usual form; undo with Ctrl Z"
-        >
+        <Button look="bare" onClick={tidy} disabled={!canTidy} title="Rewrite the text in its usual form; undo with Ctrl Z">
           Tidy up
         </Button>
         <EarlierTexts workoutId={workout.id} text={text} take={change} />
@@ -40,7 +34,7 @@ export function TextColumn({ workout, writing }: { workout: StoredWorkout; writi
       <p className="text-sm text-soft">
         Tab takes what is offered. Alt with ↑ and ↓ turns a figure, dragging it does too. F8 goes to the next remark, Alt Enter takes its fix.
       </p>
-      <ProblemList problems={writing.problems} take={(problem) => text === writing.reading.text && change(withFix(text, problem))} />
+      <ProblemList problems={writing.problems} take={writing.takeFix} />
     </section>
   );
 }

@@ -1,5 +1,5 @@
 /** The Write screen's own: the text and its saving, what it is read as, and what the reference athlete makes of it. */
-import { formatWorkout, parseWorkout, type Category } from '@gambito/core';
+import { formatWorkout, parseWorkout, type Category, type Diagnostic } from '@gambito/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useRoom } from '../api/room';
 import type { StoredWorkout } from '../api/types';
@@ -7,6 +7,7 @@ import { kindsOf } from '../workers/kinds';
 import { useAutosave } from './use-autosave';
 import { useLive } from './use-live';
 import { useReference } from './use-reference';
+import { sameRemark, withFix } from './with-fix';
 
 /** A figure that is of another text than the one that stands there is not shown beside it. */
 function useReading(text: string, category: Category) {
@@ -27,23 +28,39 @@ function useReading(text: string, category: Category) {
 }
 export type Reading = ReturnType<typeof useReading>;
 
+/** What is done to the text is done to the text that stands there, not to the one that was read a moment ago. */
+function useEdits({ text, change }: Pick<ReturnType<typeof useAutosave>, 'text' | 'change'>) {
+  const units = useRoom();
+  const now = () => parseWorkout(text, { units });
+  return {
+    takeFix: (shown: Diagnostic): void => {
+      const remark = sameRemark(now().diagnostics, shown);
+      if (remark) change(withFix(text, remark));
+    },
+    tidy: (): void => {
+      const { workout, diagnostics } = now();
+      if (!diagnostics.some(({ level }) => level === 'error')) change(formatWorkout(workout));
+    },
+    append: (part: string): void => change(`${text.trimEnd()}${text.trim() === '' ? '' : now().workout.parts.length > 0 ? '\n\n' : '\n'}${part}\n`),
+  };
+}
+
 export function useWrite(workout: StoredWorkout) {
   const autosave = useAutosave(workout);
   const [category, setCategory] = useState<Category>('men');
   // what is typed is there at once; what it says may come a moment later
   const reading = useReading(useDeferredValue(autosave.text), category);
-  const { workout: read, diagnostics } = reading.parsed;
+  const { diagnostics } = reading.parsed;
   return {
     ...autosave,
+    ...useEdits(autosave),
     category,
     setCategory,
     reading,
     // an empty page says so itself
     problems: diagnostics.filter(({ level, code }) => level !== 'info' && code !== 'empty'),
-    /** null where something cannot be read: tidying would lose it */
-    tidied: diagnostics.some(({ level }) => level === 'error') ? null : formatWorkout(read),
-    append: (part: string): void =>
-      autosave.change(`${autosave.text.trimEnd()}${autosave.text.trim() === '' ? '' : read.parts.length > 0 ? '\n\n' : '\n'}${part}\n`),
+    /** not where something cannot be read: tidying would lose it */
+    canTidy: !diagnostics.some(({ level }) => level === 'error'),
   };
 }
 export type Writing = ReturnType<typeof useWrite>;

@@ -1,8 +1,4 @@
-/**
- * Writing: the text that is never lost, the intent card that writes it back, what it said before.
- *
- * @jest-environment ./apps/web/test/page-environment.mjs
- */
+/** Writing: the text that is never lost, the intent card that writes it back, what it said before. */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { parseWorkout } from '@gambito/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
@@ -16,7 +12,7 @@ import { ProblemList } from './problem-list';
 import { SaveNote } from './save-note';
 import { useAutosave } from './use-autosave';
 import type { Writing } from './use-write';
-import { withFix } from './with-fix';
+import { sameRemark, withFix } from './with-fix';
 
 const squall = '# Squall\nAMRAP 12:00\n8 pull-up\n12 goblet squat @ 16 kg\nintent: light';
 
@@ -232,5 +228,15 @@ describe('what it said before', () => {
     });
     await user.click(screen.getByRole('button', { name: /Earlier/ }));
     await screen.findByText(/Nothing yet/);
+  });
+});
+
+describe('a remark that is taken', () => {
+  test('is found in the text that stands there now, wherever it went', () => {
+    const shown = parseWorkout('AMRAP 12:00\n8 pull-upp\n12 burpeee').diagnostics;
+    const first = withFix('AMRAP 12:00\n8 pull-upp\n12 burpeee', shown[0]!);
+    const now = parseWorkout(`# Squall\n${first}`).diagnostics;
+    expect(withFix(`# Squall\n${first}`, sameRemark(now, shown[1]!)!)).toBe('# Squall\nAMRAP 12:00\n8 pull up\n12 burpee');
+    expect(sameRemark(now, shown[0]!)).toBeNull();
   });
 });

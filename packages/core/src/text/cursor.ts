@@ -1,5 +1,6 @@
 /** A place in a line's tokens. Rules take from it, or leave it where it was and return null; what no rule took is still there to be told. */
 import { lex, type Token } from './lexer';
+import { remembered } from './remembered';
 
 interface Pattern {
   readonly options: ReadonlySet<string>;
@@ -16,6 +17,9 @@ function patternOf(pattern: string): Pattern {
   return made;
 }
 
+/** A line is looked at by many rules, and a text is read again at every key: its tokens, which nobody changes, are made once. */
+const tokensOf = remembered<readonly Token[]>(lex, 1_000);
+
 export class Cursor {
   private constructor(
     readonly source: string,
@@ -25,7 +29,7 @@ export class Cursor {
   ) {}
 
   static over(source: string): Cursor {
-    const tokens = lex(source);
+    const tokens = tokensOf(source);
     return new Cursor(source, tokens, 0, tokens.length);
   }
 

@@ -20,13 +20,16 @@ interface Waiting {
   readonly urgency: Urgency;
   readonly settle: (answer: Promise<Answer>) => void;
 }
-type Runner = (task: Task, milliseconds: number) => Promise<Answer>;
+type Runner = (task: Task, expired: AbortSignal) => Promise<Answer>;
+/** Ends a task that takes too long. */
+export type Expiry = (urgency: Urgency) => AbortSignal;
+const afterItsTime: Expiry = (urgency) => AbortSignal.timeout(deadline[urgency]);
 
 function threads(count: number, file: string): { run: Runner; close: () => Promise<void> } {
   const piscina = new Piscina({ filename: file, minThreads: 1, maxThreads: count, idleTimeout: 60_000, resourceLimits: { maxOldGenerationSizeMb: 400 } });
   // a worker that dies is replaced, and its task told; nothing else must fall
   piscina.on('error', () => undefined);
-  return { run: (task, milliseconds) => piscina.run(task, { signal: AbortSignal.timeout(milliseconds) }) as Promise<Answer>, close: () => piscina.destroy() };
+  return { run: (task, signal) => piscina.run(task, { signal }) as Promise<Answer>, close: () => piscina.destroy() };
 }
 const inPlace: Runner = async (task) => {
   await new Promise((resolve) => setImmediate(resolve));
@@ -44,15 +47,15 @@ async function outcome(answer: Promise<Answer>): Promise<unknown> {
   return made.value;
 }
 
-/** @param count of threads @param file the worker's bundle @param deadlines ms, by who waits */
-export function openPool(count: number, file = fileURLToPath(new URL('./pool-worker.mjs', import.meta.url)), deadlines = deadline): Pool {
+/** @param count of threads @param file the worker's bundle @param expiry of each task, from the moment it begins */
+export function openPool(count: number, file = fileURLToPath(new URL('./pool-worker.mjs', import.meta.url)), expiry: Expiry = afterItsTime): Pool {
   const { run, close } = existsSync(file) ? threads(count, file) : { run: inPlace, close: async () => undefined };
   const queue = new FairQueue<Waiting>();
   let running = 0;
   const start = (): void => {
     for (let next = running < count ? queue.next() : undefined; next; next = running < count ? queue.next() : undefined) {
       running++;
-      const answer = run(next.task, deadlines[next.urgency]);
+      const answer = run(next.task, expiry(next.urgency));
       next.settle(answer);
       void answer
         .catch(() => undefined)
