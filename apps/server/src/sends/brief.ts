@@ -41,6 +41,7 @@ import {
   type VersionSlot,
   type Window,
   type Workout,
+  unansweredSentence,
 } from '@gambito/core';
 import { rounded, type Brief } from '@gambito/contract';
 import { Problem } from '../platform/errors';
@@ -73,11 +74,7 @@ export function makeBrief(text: string, athlete: Athlete, { rules, locks = [], u
   const { workout, diagnostics } = parseWorkout(text, { units });
   const error = diagnostics.find((each) => each.level === 'error');
   if (error || workout.parts.length === 0) throw new Problem('unreadable_workout', error ? `Line ${error.line}: ${error.message}` : 'It has no parts yet.');
-  if (athlete.unreadAvoid.length > 0)
-    throw new Problem(
-      'unreadable_athlete',
-      `${athlete.name} avoids “${athlete.unreadAvoid.join('”, “')}”, which is not in the avoid-list. Settle it on the athlete’s page first.`,
-    );
+  if (athlete.unanswered.length > 0) throw new Problem('unreadable_athlete', unansweredSentence(athlete));
   const place = athlete.places[0] ?? barePlace;
   const adapted = adapt(workout, athlete, { place, rules, locks, units });
   return { versionText: adapted.version.text, brief: rounded({ ...briefOf(workout, adapted, athlete, { rules, locks, ritual }), note: noteOf(locks) }) };

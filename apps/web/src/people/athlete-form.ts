@@ -1,5 +1,6 @@
 /** The athlete file ↔ the form: short fields, and lists written one a line. Nothing in the file that the form does not show is lost. */
-import { entryLines, groupsOf, listedWords } from '@gambito/contract';
+import { entryLines, groupsOf } from '@gambito/contract';
+import { readAthlete, speaksOfHarm, type Unanswered } from '@gambito/core';
 import { readMovementLines, readPreferLines, readSkillLines, readTimeLines, type ReadLines } from './movement-lines';
 
 export interface PlaceForm {
@@ -11,6 +12,14 @@ export interface PlaceForm {
   readonly kit: string;
   /** what the file says of the place besides */
   readonly besides: Readonly<Record<string, unknown>>;
+}
+/** What a coach answered to something that speaks of harm. */
+export interface HarmAnswer {
+  readonly text: string;
+  readonly by: string;
+  /** ISO day */
+  readonly date: string;
+  readonly spares: readonly string[];
 }
 export interface AthleteForm {
   readonly name: string;
@@ -34,11 +43,12 @@ export interface AthleteForm {
   readonly squatDepth: string;
   readonly reachLimit: string;
   readonly avoid: readonly string[];
+  readonly answers: readonly HarmAnswer[];
   /** the first is where the athlete trains today */
   readonly places: readonly PlaceForm[];
 }
 /** The fields that are one text. */
-export type TextKey = Exclude<keyof AthleteForm, 'avoid' | 'places'>;
+export type TextKey = Exclude<keyof AthleteForm, 'avoid' | 'answers' | 'places'>;
 
 export const emptyPlace: PlaceForm = { name: 'home', floor: '3 x 2 m', ceiling: '2.5 m', noise: 'normal', street: '', kit: '', besides: {} };
 export const emptyForm: AthleteForm = {
@@ -63,6 +73,7 @@ export const emptyForm: AthleteForm = {
   squatDepth: '',
   reachLimit: '',
   avoid: [],
+  answers: [],
   places: [emptyPlace],
 };
 
@@ -109,8 +120,31 @@ const withUnread = (file: Plain, key: string): string => {
   return [entryLines(file[key]).join('\n'), ...(Array.isArray(unread) ? unread.map(text) : [])].filter((each) => each !== '').join('\n');
 };
 
+const isInAvoid = ({ path }: Unanswered): boolean => path === 'avoid' || path.startsWith('avoid.');
+/** What the athlete is spared, wherever and however the file says it, with the words of its avoid-list that nobody can read; and what was answered. */
+function harmOf(file: Plain): Pick<AthleteForm, 'avoid' | 'answers' | 'squatDepth' | 'reachLimit'> {
+  const { avoid, unanswered, limits } = readAthlete(file, '2000-01-01').athlete;
+  const answers = (Array.isArray(file['read']) ? file['read'] : []).map(record);
+  return {
+    avoid: [...avoid, ...unanswered.filter(isInAvoid).map(({ text: word }) => word)],
+    answers: answers.map((answer) => ({
+      text: text(answer['text']),
+      by: text(answer['by']),
+      date: text(answer['date']),
+      spares: Array.isArray(answer['spares']) ? answer['spares'].map(text) : [],
+    })),
+    squatDepth: limits.squatDepth ?? '',
+    reachLimit: limits.reach ?? '',
+  };
+}
+/** Of keys that speak of harm those that still wait for an answer; what was placed stands in the form's own fields. */
+function stillWaiting(kept: Plain, path: string, waiting: readonly Unanswered[]): Plain {
+  const at = (key: string): string => (path === '' ? key : `${path}.${key}`);
+  const waits = (key: string): boolean => waiting.some((word) => word.path === at(key) || word.path.startsWith(`${at(key)}.`));
+  return Object.fromEntries(Object.entries(kept).filter(([key]) => !speaksOfHarm(key) || waits(key)));
+}
+
 export function formOf(file: Plain): AthleteForm {
-  const limits = record(file['limits']);
   const places = Array.isArray(file['places']) && file['places'].length > 0 ? file['places'] : [file['place']];
   return {
     ...emptyForm,
@@ -121,17 +155,17 @@ export function formOf(file: Plain): AthleteForm {
     ...Object.fromEntries(plainKeys.map(([field, key]) => [field, text(file[key])])),
     ...Object.fromEntries(lineKeys.map(([field, key]) => [field, withUnread(file, key)])),
     groups: groupsOf(file['groups']).join(', '),
-    squatDepth: text(limits['squat_depth']),
-    reachLimit: text(limits['reach']),
-    avoid: listedWords(file['avoid']),
+    ...harmOf(file),
     places: places.map(placeFormOf),
   };
 }
 
 const filled = (key: string, value: string): Plain => (value.trim() === '' ? {} : { [key]: value.trim() });
 
-const placeOf = ({ name, floor, ceiling, noise, street, kit, besides }: PlaceForm): Plain => ({
-  ...besides,
+const placeOf = (waiting: readonly Unanswered[], { name, floor, ceiling, noise, street, kit, besides }: PlaceForm): Plain => ({
+  ...Object.fromEntries(
+    Object.entries(besides).filter(([key]) => !speaksOfHarm(key) || waiting.some(({ path }) => path.startsWith('place') && path.includes(`.${key}`))),
+  ),
   name: name.trim() || 'home',
   ...filled('floor', floor),
   ...filled('ceiling', ceiling),
@@ -144,9 +178,14 @@ const placeOf = ({ name, floor, ceiling, noise, street, kit, besides }: PlaceFor
 });
 
 /** Lists as they were read, and the lines that could not be. */
-function listsOf(form: AthleteForm): Plain {
+function listsOf(form: AthleteForm, keptUnread: unknown): Plain {
   const read = lineKeys.map(([field, key, reader]) => [key, reader(form[field])] as const);
-  const unread = Object.fromEntries(read.filter(([, found]) => found.unread.length > 0).map(([key, found]) => [key, found.unread]));
+  // columns of a table that nobody reads stay as they were typed
+  const columns = record(keptUnread)['columns'];
+  const unread = {
+    ...(columns === undefined ? {} : { columns }),
+    ...Object.fromEntries(read.filter(([, found]) => found.unread.length > 0).map(([key, found]) => [key, found.unread])),
+  };
   const lists = Object.fromEntries(
     read.map(([key, { values }]) => [key, values]).filter(([key, values]) => alwaysThere.has(key as string) || Object.keys(values!).length > 0),
   );
@@ -156,11 +195,14 @@ const alwaysThere = new Set(['maxes', 'best_sets', 'times']);
 
 /** @param before the file as it was: what the form does not show stays */
 export function fileOf(form: AthleteForm, before: Plain): Plain {
-  const { place: _place, places: _places, unread: _unread, groups: _groups, limits, ...kept } = before;
+  const { place: _place, places: _places, unread: keptUnread, groups: _groups, limits, avoid: _avoid, read: _read, kit: _kit, ...others } = before;
+  const waiting = readAthlete({ ...before, read: form.answers }, '2000-01-01').athlete.unanswered;
+  const kept = stillWaiting(others, '', waiting);
   for (const [, key] of [...plainKeys, ...lineKeys]) delete kept[key];
   const { squat_depth: _depth, reach: _reach, ...otherLimits } = record(limits);
-  const ofLimits = { ...otherLimits, ...filled('squat_depth', form.squatDepth), ...filled('reach', form.reachLimit) };
-  const places = form.places.map(placeOf);
+  const waitingLimits = Object.fromEntries(Object.entries(otherLimits).filter(([key]) => waiting.some(({ path }) => path.startsWith(`limits.${key}`))));
+  const ofLimits = { ...waitingLimits, ...filled('squat_depth', form.squatDepth), ...filled('reach', form.reachLimit) };
+  const places = form.places.map((place) => placeOf(waiting, place));
   const groups = groupsOf(form.groups);
   return {
     ...kept,
@@ -169,8 +211,9 @@ export function fileOf(form: AthleteForm, before: Plain): Plain {
     level: form.level,
     units: form.units,
     ...plainKeys.reduce<Plain>((all, [field, key]) => ({ ...all, ...filled(key, form[field]) }), {}),
-    ...listsOf(form),
+    ...listsOf(form, keptUnread),
     avoid: form.avoid,
+    ...(form.answers.length > 0 ? { read: form.answers } : {}),
     ...(Object.keys(ofLimits).length > 0 ? { limits: ofLimits } : {}),
     ...(groups.length > 0 ? { groups } : {}),
     ...(places.length > 1 ? { places } : { place: places[0] }),

@@ -1,4 +1,5 @@
 /** People as a table: one row somebody, lists within a cell between semicolons. What a cell does not say of somebody known stays as it is. */
+import { readAthlete } from '@gambito/core';
 import { readSheet, writeSheet, type Sheet } from '../ui/csv';
 import type { StoredAthlete } from '../api/types';
 import { emptyForm, emptyPlace, fileOf, formOf, type AthleteForm, type PlaceForm, type TextKey } from './athlete-form';
@@ -8,6 +9,7 @@ type Column = { readonly heading: string; readonly also: readonly string[] } & (
   | { readonly of: 'athlete'; readonly key: TextKey; readonly list: boolean }
   | { readonly of: 'place'; readonly key: Exclude<keyof PlaceForm, 'besides'>; readonly list: boolean }
   | { readonly of: 'avoid' }
+  | { readonly of: 'places' }
 );
 const field = (heading: string, key: TextKey, also: readonly string[] = []): Column => ({ heading, also, of: 'athlete', key, list: false });
 const lines = (heading: string, key: TextKey, also: readonly string[] = []): Column => ({ heading, also, of: 'athlete', key, list: true });
@@ -27,6 +29,8 @@ export const columns: readonly Column[] = [
   field('body mass', 'bodyMass', ['weight', 'mass', 'bodyweight']),
   field('stature', 'stature', ['height']),
   field('reach', 'reach'),
+  field('squat depth', 'squatDepth', ['depth']),
+  field('hands reach to', 'reachLimit', ['reach limit']),
   field('units', 'units', ['unit']),
   field('time available', 'timeAvailable', ['minutes', 'time']),
   field('groups', 'groups', ['group', 'class', 'team']),
@@ -44,6 +48,7 @@ export const columns: readonly Column[] = [
   place('ceiling', 'ceiling'),
   place('noise', 'noise'),
   place('kit', 'kit', ['equipment']),
+  { heading: 'other places', also: ['places'], of: 'places' },
 ];
 const columnFor = (heading: string): Column | null => {
   const words = heading.toLowerCase().replaceAll('_', ' ').trim();
@@ -95,9 +100,23 @@ function choiceOf(key: string, cell: string): string | null {
 function strangeWords(headings: readonly string[], cells: readonly string[]): { heading: string; cell: string; words: readonly string[] }[] {
   return headings.flatMap((heading, at) => {
     const [column, cell] = [columnFor(heading), cells[at] ?? ''];
-    const words = column && column.of !== 'avoid' ? choices[column.key] : undefined;
-    return column && column.of !== 'avoid' && words && cell !== '' && choiceOf(column.key, cell) === null ? [{ heading, cell, words }] : [];
+    const words = column && 'key' in column ? choices[column.key] : undefined;
+    return column && 'key' in column && words && cell !== '' && choiceOf(column.key, cell) === null ? [{ heading, cell, words }] : [];
   });
+}
+
+const avoidWordsOf = (cell: string): string[] =>
+  listOf(cell.replaceAll(',', ';'))
+    .split('\n')
+    .map((word) => word.replaceAll(' ', '_'));
+/** All places but the first, as they are written out: a list in JSON. @returns null where it is none */
+function otherPlaces(cell: string): PlaceForm[] | null {
+  try {
+    const list: unknown = JSON.parse(cell);
+    return Array.isArray(list) ? [...formOf({ places: [{}, ...(list as unknown[])] }).places.slice(1)] : null;
+  } catch {
+    return null;
+  }
 }
 
 /** The form with what the cells say; an empty cell says nothing. */
@@ -105,19 +124,31 @@ function filledForm(form: AthleteForm, headings: readonly string[], cells: reado
   return headings.reduce((filled, heading, at) => {
     const [column, cell] = [columnFor(heading), cells[at] ?? ''];
     if (!column || cell === '') return filled;
-    if (column.of === 'avoid')
-      return {
-        ...filled,
-        avoid: listOf(cell.replaceAll(',', ';'))
-          .split('\n')
-          .map((word) => word.replaceAll(' ', '_')),
-      };
+    // a table adds to what somebody avoids: taking something off is a click on their page
+    if (column.of === 'avoid') return { ...filled, avoid: [...new Set([...filled.avoid, ...avoidWordsOf(cell)])] };
+    if (column.of === 'places') return { ...filled, places: [filled.places[0]!, ...(otherPlaces(cell) ?? filled.places.slice(1))] };
     const value = column.list ? listOf(cell) : choiceOf(column.key, cell);
-    if (value === null) return filled;
+    if (value === null || isSecond(headings, cells, at)) return filled;
     if (column.of === 'athlete') return { ...filled, [column.key]: value };
     const [today, ...others] = filled.places;
     return { ...filled, places: [{ ...today!, [column.key]: value }, ...others] };
   }, form);
+}
+
+/** A column before this one says the same thing: the first that says something stands. */
+const isSecond = (headings: readonly string[], cells: readonly string[], at: number): boolean =>
+  headings.slice(0, at).some((heading, before) => columnFor(heading) === columnFor(headings[at]!) && (cells[before] ?? '') !== '');
+/** Cells that were passed over because an earlier column says the same thing. */
+const secondCells = (headings: readonly string[], cells: readonly string[]): string[] =>
+  headings.flatMap((heading, at) => {
+    const column = columnFor(heading);
+    return column !== null && column.of !== 'avoid' && (cells[at] ?? '') !== '' && isSecond(headings, cells, at) ? [`${heading}: ${cells[at]}`] : [];
+  });
+/** What somebody avoids already and the table does not say: it stays, and that is said. */
+function stays(before: readonly string[], headings: readonly string[], cells: readonly string[]): string[] {
+  const said = headings.flatMap((heading, at) => (columnFor(heading)?.of === 'avoid' && (cells[at] ?? '') !== '' ? avoidWordsOf(cells[at]!) : []));
+  const kept = before.filter((word) => !said.includes(word));
+  return said.length > 0 && kept.length > 0 ? [`avoids: ${kept.join(', ').replaceAll('_', ' ')} stays as well; take it off on the person’s page.`] : [];
 }
 
 /** Columns nobody reads: what they say is kept in the file as typed. */
@@ -135,16 +166,22 @@ function readRow(sheet: Sheet, at: number, people: ReadonlyMap<string, StoredAth
   const form = filledForm(known ? formOf(known.file) : nobody, sheet.headings, cells);
   const { problems } = readForm(form, known?.file ?? {}, today);
   const strange = strangeWords(sheet.headings, cells);
-  const beside = [...keptBeside(sheet.headings, cells), ...strange.map(({ heading, cell }) => `${heading}: ${cell}`)];
-  const file = fileOf(form, known?.file ?? {});
+  const seconds = secondCells(sheet.headings, cells);
+  const beside = [...keptBeside(sheet.headings, cells), ...seconds, ...strange.map(({ heading, cell }) => `${heading}: ${cell}`)];
+  const written = fileOf(form, known?.file ?? {});
+  const file = beside.length > 0 ? { ...written, unread: { ...(written['unread'] as object | undefined), columns: beside } } : written;
+  const { athlete } = readAthlete(file, today);
   const blocked = named === '' ? 'no name' : seen.has(named.toLowerCase()) ? 'this name stands in an earlier row' : null;
   seen.add(named.toLowerCase());
   return {
     row: at + 2,
     name: named,
     known,
-    file: beside.length > 0 ? { ...file, unread: { ...(file['unread'] as object | undefined), columns: beside } } : file,
+    file,
     remarks: [
+      ...seconds.map((cell) => `“${cell}” is kept and not taken: an earlier column says the same thing.`),
+      ...stays(known ? formOf(known.file).avoid : [], sheet.headings, cells),
+      ...athlete.unanswered.map(({ text: words }) => `“${words}” is to be answered on the person’s page before a version is made.`),
       ...strange.map(({ heading, cell, words }) => `${heading}: “${cell}” is not known; expected ${words.join(', ')}.`),
       ...Object.entries(problems).flatMap(([key, message]) => (key === 'name' ? [] : [message])),
     ],
@@ -172,6 +209,7 @@ export function readPeople(text: string, people: readonly StoredAthlete[], today
 
 function cellOf(form: AthleteForm, column: Column): string {
   if (column.of === 'avoid') return form.avoid.join('; ').replaceAll('_', ' ');
+  if (column.of === 'places') return form.places.length > 1 ? JSON.stringify((fileOf(form, {})['places'] as unknown[]).slice(1)) : '';
   const value = column.of === 'athlete' ? form[column.key] : form.places[0]![column.key];
   return column.list ? value.split('\n').join('; ') : value;
 }

@@ -8,6 +8,8 @@ import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
 import { Failed, Loading } from '../ui/states';
 import { AvoidField } from './avoid-field';
+import { ChangedMeanwhile } from './changed-meanwhile';
+import { HarmWaiting } from './harm-waiting';
 import { HelpfulTests } from './helpful-tests';
 import { LoadList } from './load-list';
 import { otherKit } from './other-kit';
@@ -32,6 +34,10 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
   const person = usePerson(stored);
   return (
     <Page wide title={stored ? stored.name : 'New athlete'} aside={<Actions person={person} />}>
+      <div className="mb-3 flex flex-col gap-3">
+        <ChangedMeanwhile person={person} />
+        <HarmWaiting person={person} />
+      </div>
       <form
         className="grid gap-x-8 gap-y-4 sm:grid-cols-2 xl:grid-cols-[1fr_1.15fr_1fr_270px]"
         onSubmit={(event) => {

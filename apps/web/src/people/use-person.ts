@@ -4,31 +4,61 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from '../ui/toast';
-import { api, messageOf } from '../api/client';
+import { api, ApiError, messageOf } from '../api/client';
 import { useMe } from '../api/queries';
 import type { StoredAthlete } from '../api/types';
 import { todayIn } from '../shell/days';
 import { emptyForm, emptyPlace, fileOf, formOf, type AthleteForm, type PlaceForm } from './athlete-form';
+import { mergeForm, type Clash, type Merged } from './merge-form';
 import { readForm } from './read-form';
 
 const nothing: Record<string, unknown> = {};
 
-/** The form, and whether somebody typed in it. */
+/** What is kept of a form: what was typed, and the file it began from. */
+interface Draft {
+  readonly form: AthleteForm;
+  /** null: kept by an older Gambito, which did not note it */
+  readonly from: Record<string, unknown> | null;
+}
+function draftIn(key: string): Draft | null {
+  const kept = localStorage.getItem(key);
+  if (kept === null) return null;
+  const draft = JSON.parse(kept) as Partial<Draft> & Partial<AthleteForm>;
+  return draft.form ? { form: { ...emptyForm, ...draft.form }, from: draft.from ?? null } : { form: { ...emptyForm, ...draft }, from: null };
+}
+const unmerged: Pick<Merged, 'taken' | 'clashes'> = { taken: [], clashes: [] };
+
+/** The form, whether somebody typed in it, and what came into it from elsewhere meanwhile: a draft never replaces what another window, an import or the athlete has changed. */
 function useDraft(stored: StoredAthlete | null) {
-  const key = `gambito.person.${stored?.id ?? 'new'}`;
-  const [draft] = useState(() => localStorage.getItem(key));
-  const [form, setForm] = useState<AthleteForm>(() =>
-    draft ? { ...emptyForm, ...(JSON.parse(draft) as Partial<AthleteForm>) } : stored ? formOf(stored.file) : emptyForm,
-  );
-  const [touched, setTouched] = useState(draft !== null);
-  useEffect(() => {
-    if (touched) localStorage.setItem(key, JSON.stringify(form));
-  }, [form, touched, key]);
-  const change = (next: Partial<AthleteForm>): void => {
-    setTouched(true);
-    setForm((before) => ({ ...before, ...next }));
+  const { data: me } = useMe();
+  const key = `gambito.person.${me?.coach?.email ?? ''}.${stored?.id ?? 'new'}`;
+  const file = stored?.file ?? nothing;
+  const begin = (): { form: AthleteForm; from: Record<string, unknown>; touched: boolean; merged: Pick<Merged, 'taken' | 'clashes'> } => {
+    const draft = draftIn(key);
+    if (!draft) return { form: stored ? formOf(file) : emptyForm, from: file, touched: false, merged: unmerged };
+    if (!stored) return { form: draft.form, from: file, touched: true, merged: unmerged };
+    const { form, ...merged } = mergeForm(draft.from && formOf(draft.from), draft.form, formOf(file));
+    return { form, from: file, touched: true, merged };
   };
-  return { form, touched, change, forget: () => localStorage.removeItem(key) };
+  const [state, setState] = useState(begin);
+  // saved elsewhere while the form is open
+  if (state.from !== file && JSON.stringify(state.from) !== JSON.stringify(file)) {
+    const { form, ...merged } = state.touched ? mergeForm(formOf(state.from), state.form, formOf(file)) : { form: formOf(file), ...unmerged };
+    setState({ ...state, form, from: file, merged });
+  }
+  const { form, touched, from, merged } = state;
+  useEffect(() => {
+    if (touched) localStorage.setItem(key, JSON.stringify({ form, from } satisfies Draft));
+  }, [form, from, touched, key]);
+  const change = (next: Partial<AthleteForm>): void => setState((before) => ({ ...before, touched: true, form: { ...before.form, ...next } }));
+  const takeTheirs = ({ field, theirs }: Clash): void =>
+    setState((before) => ({
+      ...before,
+      touched: true,
+      form: { ...before.form, [field]: theirs },
+      merged: { ...before.merged, clashes: before.merged.clashes.filter((clash) => clash.field !== field) },
+    }));
+  return { form, touched, merged, change, takeTheirs, forget: () => localStorage.removeItem(key) };
 }
 
 /** The places, and the one that is open. */
@@ -53,7 +83,7 @@ function usePlaces({ places }: AthleteForm, change: (next: Partial<AthleteForm>)
 }
 
 export function usePerson(stored: StoredAthlete | null) {
-  const { form, touched, change, forget } = useDraft(stored);
+  const { form, touched, merged, change, takeTheirs, forget } = useDraft(stored);
   const places = usePlaces(form, change);
   const [busy, setBusy] = useState(false);
   const client = useQueryClient();
@@ -83,11 +113,29 @@ export function usePerson(stored: StoredAthlete | null) {
       toast(`${form.name.trim()} saved.`);
       await navigate('/people');
     } catch (error) {
+      // changed elsewhere: what stands there now is merged in, and saved when it was looked at
+      if (stored && error instanceof ApiError && error.problem.status === 409) void client.invalidateQueries({ queryKey: ['athletes', stored.id] });
       toast.error(messageOf(error));
     } finally {
       setBusy(false);
     }
   };
-  return { form, touched, change, places, problems, athlete, kit, loads, today, busy, save, drop: () => void leave() };
+  return {
+    form,
+    touched,
+    merged,
+    takeTheirs,
+    change,
+    coach: me?.coach?.name ?? 'coach',
+    places,
+    problems,
+    athlete,
+    kit,
+    loads,
+    today,
+    busy,
+    save,
+    drop: () => void leave(),
+  };
 }
 export type PersonForm = ReturnType<typeof usePerson>;

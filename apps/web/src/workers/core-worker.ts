@@ -39,6 +39,7 @@ import {
   type Run,
   type RunWarning,
   type Workout,
+  unansweredSentence,
 } from '@gambito/core';
 import { expose } from 'comlink';
 import { kindsOf } from './kinds';
@@ -96,8 +97,7 @@ function person(who: Who, today: string): { athlete: Athlete; place: Place } {
 const worker = {
   adapt({ text, units }: Source, who: Who, today: string, rules: HouseRules, locks: readonly Lock[]): Adapted {
     const { athlete, place } = person(who, today);
-    if (athlete.unreadAvoid.length > 0)
-      throw new Error(`Avoids “${athlete.unreadAvoid.join('”, “')}”, which is not in the avoid-list: settle it on the athlete’s page.`);
+    if (athlete.unanswered.length > 0) throw new Error(unansweredSentence(athlete));
     return adapt(parseWorkout(text, { units }).workout, athlete, { place, rules, locks, units, runs: 80 });
   },
   alternatives(

@@ -70,8 +70,8 @@ export interface Athlete {
   readonly bestSetsMeasured?: Readonly<Record<string, Measured>>;
   readonly times: readonly TimedEffort[];
   readonly avoid: readonly AvoidName[];
-  /** words of the avoid-list that nobody could read: no version is sent before the coach has settled them */
-  readonly unreadAvoid: readonly string[];
+  /** what speaks of harm and could not be placed: no version is made before the coach has answered it */
+  readonly unanswered: readonly { readonly path: string; readonly text: string }[];
   /** by movement id, where the file says it; a told best set says it too */
   readonly skills: Readonly<Record<string, 'owned' | 'half' | 'no'>>;
   /** height of the raised hand, m, where it was measured */

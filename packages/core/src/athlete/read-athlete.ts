@@ -1,25 +1,16 @@
 /**
  * The athlete file (YAML or JSON, already parsed to plain values) → athlete. Any key may be missing; an unknown key is a warning, never a refusal.
- * Only an avoid-list that cannot be read is an error: what somebody avoids must not be passed over.
+ * Only what speaks of harm and cannot be placed is an error (harm.ts): it must not be passed over.
  */
+import { distance } from 'fastest-levenshtein';
 import { barePlace } from '../kit/kit';
 import { findMovement } from '../movements/names';
 import { isMovementId } from '../movements/catalogue';
 import type { MassUnit } from '../units/mass';
-import {
-  avoidNames,
-  levels,
-  type Athlete,
-  type AvoidName,
-  type KnownMax,
-  type Level,
-  type LoggedResult,
-  type Measured,
-  type ReadPast,
-  type TimedEffort,
-} from './athlete';
+import { levels, type Athlete, type KnownMax, type Level, type LoggedResult, type Measured, type ReadPast, type TimedEffort } from './athlete';
 import { datedFigure, dayText, yearsSince, type SaidDay } from './dated';
 import { entriesOf, isPlain, mostEntries, type AthleteProblem, type Plain, type Tell } from './file';
+import { isPlaced, readHarm } from './harm';
 import { readBest, readDurationOf, readLength, readMass, readMax, textOf } from './measures';
 import { readPlace } from './read-place';
 import { readTier, type SaidTier } from './tier';
@@ -33,8 +24,15 @@ export interface ReadAthlete {
 
 const isSaid = (value: unknown): boolean => value !== undefined && value !== null && textOf(value) !== '';
 
+/** A record that came as something else is told: its figures are not passed over in silence. */
+function recordOf(raw: unknown, key: string, tell: Tell): [string, unknown][] {
+  if (raw !== undefined && raw !== null && !isPlain(raw))
+    tell('warning', key, `expected names and figures such as “back_squat: 92 kg”, not ${Array.isArray(raw) ? 'a list' : 'one text'}; it is kept and not read.`);
+  return entriesOf(raw);
+}
+
 function readTimes(raw: unknown, tell: Tell): TimedEffort[] {
-  return entriesOf(raw).flatMap(([key, value]) => {
+  return recordOf(raw, 'times', tell).flatMap(([key, value]) => {
     const found = /^(run|row|bike)_(\d+(?:\.\d+)?)_(m|km)$/.exec(key);
     const seconds = readDurationOf(value, 'seconds');
     if (found && seconds !== null && seconds > 0 && seconds < 48 * 3600)
@@ -86,13 +84,18 @@ function readMeasured(on: SaidDay | null, today: string, key: string, tell: Tell
   tell('warning', key, `${dayText(on)} is yet to come; the figure is taken as of today.`);
   return null;
 }
+/** A max of 0 says that the movement cannot be done at all. */
+const isZero = (figure: string): boolean => /^0+(?:[.,]0+)?\s*(?:kg|lbs?)?$/i.test(figure.trim());
+const cannotDo = (raw: unknown): Athlete['skills'] =>
+  Object.fromEntries(entriesOf(raw).flatMap(([key, value]) => (isZero(datedFigure(textOf(value)).figure) && idOf(key) ? [[idOf(key)!, 'no' as const]] : [])));
 function readMaxes(raw: unknown, units: MassUnit, today: string, tell: Tell): Record<string, KnownMax> {
   const maxes: Record<string, KnownMax> = {};
-  for (const [key, value] of entriesOf(raw)) {
+  for (const [key, value] of recordOf(raw, 'maxes', tell)) {
     const id = idOf(key);
     const { figure, on } = datedFigure(textOf(value));
     const max = readMax(figure, units);
     if (!id) tell('warning', `maxes.${key}`, `“${key}” is not a movement Gambito knows.`);
+    else if (isZero(figure)) continue;
     else if (max === null || max.kg > 600)
       tell('warning', `maxes.${key}`, `“${textOf(value)}” is no load; expected such as “92 kg”, “80 kg x 5” or “92 kg, 2026-09”.`);
     else {
@@ -105,7 +108,7 @@ function readMaxes(raw: unknown, units: MassUnit, today: string, tell: Tell): Re
 function readBestSets(raw: unknown, today: string, tell: Tell): Pick<Athlete, 'bestSets' | 'bestSetsMeasured'> {
   const bestSets: Record<string, number> = {};
   const bestSetsMeasured: Record<string, Measured> = {};
-  for (const [key, value] of entriesOf(raw)) {
+  for (const [key, value] of recordOf(raw, 'best_sets', tell)) {
     const id = idOf(key);
     const { figure, on } = datedFigure(textOf(value));
     const reps = readBest(figure);
@@ -128,30 +131,15 @@ function idOf(key: string): string | null {
 const ownership = ['owned', 'half', 'no'] as const;
 function readSkills(raw: unknown, tell: Tell): Athlete['skills'] {
   const skills: Record<string, (typeof ownership)[number]> = {};
-  for (const [key, value] of entriesOf(raw)) {
+  for (const [key, value] of recordOf(raw, 'skills', tell)) {
     const id = idOf(key);
-    const said = ownership.find((each) => each === textOf(value));
+    const word = value === true ? 'owned' : value === false ? 'no' : textOf(value).trim().toLowerCase();
+    const said = ownership.find((each) => each === word) ?? (word === 'yes' ? 'owned' : word === 'none' || word === 'not' ? 'no' : undefined);
     if (!id) tell('warning', `skills.${key}`, `“${key}” is not a movement Gambito knows.`);
     else if (!said) tell('warning', `skills.${key}`, `“${textOf(value)}” is not known; expected owned, half or no.`);
     else skills[id] = said;
   }
   return skills;
-}
-
-/** The words of an avoid-list. One that is not in the list is an error: passing it over could hurt somebody. */
-function readAvoid(raw: unknown, tell: Tell): Pick<Athlete, 'avoid' | 'unreadAvoid'> {
-  const words = (Array.isArray(raw) ? raw.map(textOf) : textOf(raw).split(','))
-    .map((word) =>
-      word
-        .trim()
-        .toLowerCase()
-        .replaceAll(/[\s-]+/g, '_'),
-    )
-    .filter((word) => word !== '');
-  const isName = (word: string): word is AvoidName => (avoidNames as readonly string[]).includes(word);
-  const unread = words.slice(0, mostEntries).filter((word) => !isName(word));
-  for (const word of unread) tell('error', 'avoid', `“${word.replaceAll('_', ' ')}” is not in the avoid-list; expected ${avoidNames.join(', ')}.`);
-  return { avoid: words.slice(0, mostEntries).filter(isName), unreadAvoid: unread };
 }
 
 /** Lines a coach typed that nobody could read: kept in the file, told each time. */
@@ -210,9 +198,24 @@ function readTierOf(said: unknown, category: Category, assumed: string[], tell: 
 }
 
 const known =
-  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits prefer time_available place places notes results unread groups tier contact'.split(
+  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits read prefer time_available place places notes results unread groups tier contact kit'.split(
     ' ',
   );
+
+/** The first is usual; a kit without a place is that of a place. */
+function placesIn(file: Plain): unknown[] {
+  if (Array.isArray(file['places'])) return file['places'].slice(0, 20);
+  if (Array.isArray(file['place'])) return file['place'].slice(0, 20);
+  const { place, kit } = file;
+  if (place !== undefined && place !== null) return [isPlain(place) && kit !== undefined && place['kit'] === undefined ? { ...place, kit } : place];
+  return kit === undefined || kit === null ? [] : [{ kit }];
+}
+
+/** The key that may be meant. */
+const nearTo = (key: string): string => {
+  const near = known.filter((word) => distance(key.toLowerCase().replaceAll(/[\s-]+/g, '_'), word) <= 2)[0];
+  return near ? ` (“${near}”?)` : '';
+};
 
 /**
  * @param raw plain values, as a YAML or JSON reader gives them
@@ -224,13 +227,14 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
   const tell: Tell = (level, key, message) => void problems.push({ level, key, message });
   const file: Plain = isPlain(raw) ? raw : {};
   if (!isPlain(raw)) tell('error', '', 'Expected an athlete as keys and values, such as “level: trained” and “body_mass: 64 kg”.');
-  for (const key of Object.keys(file)) if (!known.includes(key)) tell('warning', key, `unknown key “${key}”; kept in the file and not read.`);
+  for (const key of Object.keys(file))
+    if (!known.includes(key) && !isPlaced(key)) tell('warning', key, `unknown key “${key}”${nearTo(key)}; kept in the file and not read.`);
   const units: MassUnit = file['units'] === 'lb' ? 'lb' : 'kg';
   if (isSaid(file['units']) && file['units'] !== 'kg' && file['units'] !== 'lb')
     tell('warning', 'units', `“${textOf(file['units'])}” is not known; expected kg or lb.`);
   const body = readBody(file, units, assumed, tell);
-  const limits = isPlain(file['limits']) ? file['limits'] : {};
-  const rawPlaces = Array.isArray(file['places']) ? file['places'].slice(0, 20) : file['place'] === undefined || file['place'] === null ? [] : [file['place']];
+  const harm = readHarm(file, tell);
+  const rawPlaces = placesIn(file);
   const time = readDurationOf(file['time_available'], 'minutes');
   if (isSaid(file['time_available']) && time === null)
     tell('warning', 'time_available', `“${textOf(file['time_available'])}” is no time; expected such as “40 min”.`);
@@ -249,10 +253,11 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
       maxes: readMaxes(file['maxes'], units, today, tell),
       ...readBestSets(file['best_sets'], today, tell),
       times: readTimes(file['times'], tell),
-      ...readAvoid(file['avoid'], tell),
-      skills: readSkills(file['skills'], tell),
+      avoid: harm.avoid,
+      unanswered: harm.unanswered,
+      skills: { ...cannotDo(file['maxes']), ...readSkills(file['skills'], tell) },
       reachM: reach,
-      limits: { squatDepth: textOf(limits['squat_depth']) || null, reach: textOf(limits['reach']) || null },
+      limits: { squatDepth: harm.squatDepth, reach: harm.reach },
       prefer: Object.fromEntries(entriesOf(file['prefer']).map(([key, value]) => [key, textOf(value)])),
       timeAvailableSeconds: tier?.timeAvailableSeconds ?? (time === null || time > 0 ? time : null),
       places: tier?.place

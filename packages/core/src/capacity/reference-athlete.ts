@@ -21,7 +21,7 @@ export function referenceAthlete(category: Category): Athlete {
     bestSets: {},
     times: [],
     avoid: [],
-    unreadAvoid: [],
+    unanswered: [],
     skills: {},
     reachM: null,
     limits: { squatDepth: null, reach: null },
