@@ -54,7 +54,21 @@ describe('what hurt', () => {
     expect((await desk('PUT', `/discomforts/${id}`, { settled: 'yes' })).status).toBe(400);
     expect((await desk('GET', '/discomforts/999999/spared')).status).toBe(404);
   });
-  test('of who or what was deleted nothing waits', async () => {
+  test('outlives its workout: thrown into the bin it still waits, and says what it was', async () => {
+    await desk('DELETE', `/workouts/${workout}`);
+    expect(await waiting()).toMatchObject([{ title: 'Low Water', name: 'Orvenna' }]);
+    await desk('POST', `/workouts/${workout}/restore`);
+  });
+  test('adds up: the gravest report stays first, whatever is told after it, and asks for a doctor now', async () => {
+    await tell({ where: 'chest', much: 2, movement: '', note: 'had to stop, nearly fainted' });
+    await tell({ where: 'left calf', much: 1, movement: '', note: 'a little' });
+    const [{ id, felt: told }] = (await waiting()) as [Discomfort];
+    expect(told).toMatchObject({ where: 'chest', also: [{ where: 'low back' }, { where: 'left calf' }] });
+    expect((await desk('GET', `/discomforts/${id}/spared`)).json).toEqual({ spare: [], swaps: [], ask: 'Ask them to stop training and to see a doctor now.' });
+    await tell(null);
+    await tell();
+  });
+  test('of who was deleted nothing waits', async () => {
     await desk('DELETE', `/athletes/${athlete}`);
     expect(await waiting()).toEqual([]);
     await desk('POST', `/athletes/${athlete}/restore`);

@@ -137,6 +137,8 @@ export const storedSendSchema = z.object({
   today: z.string().nullable(),
   /** whether the workout reads otherwise since */
   changed: z.boolean(),
+  /** lines that go against what the athlete is to be spared by now */
+  against: z.array(z.string()).default([]),
 });
 export type StoredSend = z.infer<typeof storedSendSchema>;
 
@@ -271,6 +273,8 @@ export const briefSchema = z.object({
   standards: z.array(z.object({ movement: z.string(), points: z.array(z.string()), noReps: z.array(z.string()), link: z.string().nullable().default(null) })),
   cautions: z.array(z.string()),
   warnings: z.array(z.string()),
+  /** what the athlete was to be spared when it was made; absent in what was sent before it was kept */
+  madeFor: z.object({ avoid: z.array(z.string()), squatDepth: z.string().nullable() }).optional(),
   clock: clockPlan,
   /** s the athlete is expected to take for all of it */
   wholeSeconds: z.number().default(0),
@@ -297,6 +301,8 @@ export const athletePageSchema = z.object({
   /** what was asked for today, in words; null: this is the version the coach sent */
   today: z.string().nullable(),
   felt: feltSchema.nullable(),
+  /** something it asks for is to be spared since it was sent, or an answer of the coach is waited for: it is not offered as it was */
+  held: z.boolean().default(false),
   /** the coach runs it for all on one clock now */
   together: z.boolean().default(false),
   /** wall-clock time where the coach is by which a score is due; null: the workout has no day */

@@ -19,6 +19,7 @@ export { patterns, muscles, type Movement, type Pattern, type Muscle } from './m
 export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
 
 // people and kit
+export { linesAgainst } from './adapt/gate/against-limits';
 export { isPlaced as speaksOfHarm, unansweredSentence, type Unanswered } from './athlete/harm';
 export { athleteWith, readAthlete, type AthleteProblem } from './athlete/read-athlete';
 export { readPlace } from './athlete/read-place';
@@ -53,7 +54,7 @@ export { forTheAthlete } from './adapt/told/warnings';
 export { definedIn, ownLine } from './notation/read-own';
 export { slotInLine } from './adapt/line-lock';
 export { frameOf, inFrame } from './adapt/frame';
-export { spareIn, sparedFor, whomToAsk, type Hurt, type Spared } from './adapt/spare';
+export { gravityOf, isAlarming, spareIn, sparedFor, whomToAsk, type Hurt, type Spared } from './adapt/spare';
 export {
   byHandOf,
   isPartLock,

@@ -173,6 +173,25 @@ describe('hostile texts are answered with a sentence', () => {
   });
 });
 
+describe('a figure of 400 digits is told where it stands, and nothing fails on it', () => {
+  const vast = '9'.repeat(400);
+  test.each([
+    `AMRAP 12:00\n10 box jump @ ${vast} cm`,
+    `for time, cap ${vast}:00\n10 burpee`,
+    `EMOM ${vast}\n5 burpee`,
+    `5 x 5 back squat @ ${vast}%`,
+    `AMRAP 10:00\n10 push press @ ${vast} BW`,
+    `every 2:00 x 5\n${vast} s plank`,
+    `AMRAP 9\n5 burpee\nwindow: ${vast}-${vast} rounds`,
+  ])('%#', (text) => {
+    const { workout, diagnostics } = parseWorkout(text);
+    expect(diagnostics.some(({ code, level, length }) => code === 'limit' && level === 'error' && length === 400)).toBe(true);
+    for (const part of workout.parts) pageOf(part);
+    expect(planClock(workout).cues.every(({ atSeconds }) => Number.isFinite(atSeconds))).toBe(true);
+    formatWorkout(workout);
+  });
+});
+
 describe('any beginning of a text can be read', () => {
   test.each(sampleNames)('%s, typed key by key and deleted again', (name) => {
     const text = sampleText(name);

@@ -82,15 +82,25 @@ describe('what stands instead', () => {
   });
 });
 
+test('beside what asks for a doctor now no advice for training stands', () =>
+  expect(spareIn(workout('AMRAP 9:00\n9 box jump'), randomAthlete(1), hurt({ where: 'knee', note: 'went numb' }), asked(randomAthlete(1)))).toEqual({
+    spare: [],
+    swaps: [],
+    ask: 'Ask them to stop training and to see a doctor now.',
+  }));
+
 describe('whom to ask', () => {
   test.each([
     [hurt({ much: 1 }), 'Ask how it is before the next session.'],
     [hurt({ much: 2 }), 'If it is there again, ask them to see a licensed professional.'],
     [hurt({ much: 3 }), 'Ask them to see a licensed professional before the next session.'],
-    [hurt({ much: 1, note: 'went numb' }), 'Ask them to stop training until a licensed professional, today if it goes on, has looked at it.'],
+    [hurt({ much: 1, note: 'went numb' }), 'Ask them to stop training and to see a doctor now.'],
     // words that only look like it
     [hurt({ much: 1, note: 'in round number 3, chest-to-bar, stable again' }), 'Ask how it is before the next session.'],
-    [hurt({ much: 1, note: 'it popped' }), 'Ask them to stop training until a licensed professional, today if it goes on, has looked at it.'],
-    [hurt({ much: 1, where: 'chest' }), 'Ask them to stop training until a licensed professional, today if it goes on, has looked at it.'],
+    [hurt({ much: 1, note: 'it popped' }), 'Ask them to stop training and to see a doctor now.'],
+    ...['dark urine since yesterday', 'brown urine', 'suddenly', 'breathless at rest', 'nearly fainted'].map(
+      (note) => [hurt({ much: 1, note }), 'Ask them to stop training and to see a doctor now.'] as const,
+    ),
+    [hurt({ much: 1, where: 'chest' }), 'Ask them to stop training and to see a doctor now.'],
   ])('%o', (told, sentence) => expect(whomToAsk(told)).toBe(sentence));
 });

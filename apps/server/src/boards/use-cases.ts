@@ -86,7 +86,8 @@ const mostNext = 60;
 /** What to change for each who has scored, in the order of the board. */
 export async function nextTimes(services: Services, coach: Coach, workoutId: number): Promise<NextTimeFor[]> {
   const [{ text }, board] = [await services.workouts.find(coach.id, workoutId), await boardOf(services, coach, workoutId)];
-  const rows = board.boards[0]!.rows.slice(0, mostNext);
+  // a workout without a scored part has no board
+  const rows = (board.boards[0]?.rows ?? []).slice(0, mostNext);
   return Promise.all(
     rows.map(async ({ athleteId, athlete: name, verdict, versionText, entry: score }) => {
       const { file, results, today } = await athleteInput(services, coach, athleteId, workoutId);

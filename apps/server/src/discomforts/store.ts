@@ -1,5 +1,6 @@
 /** What hurt: told on an athlete's page, it waits on the coach's desk until it is settled, whatever the day. */
 import type { Discomfort, Felt } from '@gambito/contract';
+import { gravityOf } from '@gambito/core';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
@@ -23,7 +24,7 @@ interface FeltRow extends Omit<Discomfort, 'felt' | 'at'> {
 }
 const told = `SELECT s.id, s.workout_id AS workoutId, w.title, CAST(COALESCE(w.day, DATE(s.sent_at)) AS CHAR) AS day, s.athlete_id AS athleteId, a.name, s.felt,
     COALESCE(s.felt_at, s.sent_at) AS at, s.original_text AS text
-  FROM sends s JOIN workouts w ON w.id = s.workout_id AND w.deleted_at IS NULL JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL`;
+  FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL`;
 const show = ({ felt, at, ...row }: FeltRow): Discomfort & { readonly text: string } => ({ ...row, felt: parsed<Felt>(felt), at: at.toISOString() });
 
 export const discomfortStore = ({ sequelize, models, read, write }: Database): DiscomfortStore => {
@@ -37,10 +38,12 @@ export const discomfortStore = ({ sequelize, models, read, write }: Database): D
   return {
     open: async (coachId) => {
       const rows = await select('WHERE s.felt_for = :coachId ORDER BY at DESC, s.id DESC LIMIT :most', { coachId, most });
-      return rows.map((row) => {
+      const shown = rows.map((row) => {
         const { text: _text, ...discomfort } = show(row);
         return discomfort;
       });
+      // the gravest stays on top, however much was told after it
+      return shown.sort((a, b) => gravityOf(b.felt) - gravityOf(a.felt));
     },
     find,
     settle: async (coachId, id, settled) => {

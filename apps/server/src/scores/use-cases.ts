@@ -12,6 +12,8 @@ interface Typed {
   readonly note: string;
   readonly rating?: number | null | undefined;
   readonly measured?: Measured | null | undefined;
+  /** of the version that was done, where the page says it */
+  readonly versionText?: string | undefined;
 }
 
 /** What was said of the session beside its score; what was left out stands as it was. */
@@ -53,7 +55,9 @@ export async function logByCoach(services: Services, coach: Coach, workoutId: nu
 
 /** @throws {Problem} bad_score */
 export async function logByLink(services: Services, link: OpenLink, typed: Typed): Promise<Typed> {
-  const { coachId, workoutId, athleteId, versionText, originalText, brief } = link;
+  const { coachId, workoutId, athleteId, originalText, brief } = link;
+  // a score of the version before is never read as one of the version after
+  const versionText = typed.versionText ?? link.versionText;
   const { category, units } = brief;
   const score = await services.pool.run(coachId, 'score', { typed: typed.score, versionText, category, units });
   const id = await services.scores.save(

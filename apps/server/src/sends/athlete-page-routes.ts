@@ -74,6 +74,8 @@ function saidRoutes(app: TypedApp, services: Services): void {
           note: z.string().max(1000).default(''),
           rating: ratingSchema.nullish(),
           measured: measuredSchema.nullish(),
+          // of the version that was done: another one may have been sent since
+          versionText: z.string().max(20_000).optional(),
         }),
         response: { 200: z.object({ score: z.string(), note: z.string() }) },
       },

@@ -1,5 +1,6 @@
 /** What was sent to whom, behind which link. A link opens one athlete's version of one workout and nothing else. */
 import type { Brief, Felt, StoredSend } from '@gambito/contract';
+import { gravityOf } from '@gambito/core';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { newToken } from '../auth/token';
@@ -7,6 +8,7 @@ import { Problem } from '../platform/errors';
 import type { SendRow } from '../platform/rows';
 import { parsed } from '../platform/parsed';
 import type { MadeBrief } from './brief';
+import type { SentVersion } from './still-safe';
 
 /** What a living link opens. */
 export interface OpenLink {
@@ -54,6 +56,8 @@ export interface NewSend {
 export interface SendStore {
   /** @param text of the workout as it stands */
   list(workoutId: number, text: string): Promise<StoredSend[]>;
+  /** What stands behind each open link, for whoever asks whether it may still be done. */
+  standing(workoutId: number): Promise<(SentVersion & { readonly id: number })[]>;
   /** Sends or sends again: the link stays while it is alive; a withdrawn or expired one is replaced by a new one. */
   send(send: NewSend, now: Date, transaction?: Transaction): Promise<void>;
   /** The version a score of this athlete is of; null where nothing was sent. */
@@ -91,8 +95,17 @@ const show = (
   revoked: row.revokedAt !== null,
   opened: row.openedAt !== null && row.openedAt >= row.sentAt,
   changed: row.originalText !== text,
+  against: [],
   today: row.today ? parsed<Today>(row.today).said : null,
 });
+/** Reports of one session add up, the gravest first. */
+function withReport(before: Felt | null, told: Felt): Felt {
+  if (before === null) return told;
+  const reports = [before, ...(before.also ?? []), told].map(({ also: _also, ...report }: Felt) => report);
+  const each = reports.filter((report, at) => reports.findIndex((other) => JSON.stringify(other) === JSON.stringify(report)) === at);
+  const [gravest, ...also] = each.sort((a, b) => gravityOf(b) - gravityOf(a));
+  return { ...gravest!, ...(also.length > 0 ? { also: also.slice(0, 20) } : {}) };
+}
 const expectedOf = ({ brief }: Pick<MadeBrief, 'brief'>): Sent['expected'] => brief.parts.map(({ predicted }) => predicted ?? null);
 
 interface LinkRow {
@@ -120,7 +133,23 @@ const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.at
     (k.workout_id IS NOT NULL AND k.ended_at IS NULL) AS together
   FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id JOIN coaches d ON d.id = w.coach_id LEFT JOIN class_clocks k ON k.workout_id = s.workout_id WHERE s.token = :token`;
 
-type Reads = Pick<SendStore, 'list' | 'versionFor' | 'lengths' | 'expected' | 'open'>;
+/** Of each link that is open: the version behind it, what it was made for, and the file as it stands. */
+const standingQuery = `SELECT s.id, s.version_text AS versionText, JSON_EXTRACT(s.brief, '$.madeFor') AS madeFor, s.today, a.file
+  FROM sends s JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL WHERE s.workout_id = :workoutId AND s.revoked_at IS NULL`;
+interface StandingRow {
+  readonly id: number;
+  readonly versionText: string;
+  readonly madeFor: unknown;
+  readonly today: unknown;
+  readonly file: unknown;
+}
+const standingOf = ({ id, today, file, ...sent }: StandingRow): SentVersion & { readonly id: number } => {
+  const asked = today ? parsed<Today>(today) : null;
+  const madeFor = asked ? asked.brief.madeFor : sent.madeFor ? parsed<NonNullable<Brief['madeFor']>>(sent.madeFor) : undefined;
+  return { id, versionText: asked?.versionText ?? sent.versionText, madeFor, file: parsed<SentVersion['file']>(file) };
+};
+
+type Reads = Pick<SendStore, 'list' | 'standing' | 'versionFor' | 'lengths' | 'expected' | 'open'>;
 function sendReads({ sequelize, models, read }: Database): Reads {
   return {
     list: async (workoutId, text) => {
@@ -128,6 +157,8 @@ function sendReads({ sequelize, models, read }: Database): Reads {
       const rows = await read(() => models.sends.findAll({ where: { workoutId }, attributes: [...attributes], order: ['id'] }));
       return rows.map((row) => show(row, text));
     },
+    standing: async (workoutId) =>
+      (await read(() => sequelize.query<StandingRow>(standingQuery, { replacements: { workoutId }, type: QueryTypes.SELECT }))).map(standingOf),
     versionFor: async (workoutId, athleteId) => {
       const row = await read(() => models.sends.findOne({ where: { workoutId, athleteId }, attributes: ['versionText', 'today'] }));
       if (!row) return null;
@@ -209,9 +240,15 @@ function sendWrites({ sequelize, models, read, write, transact }: Database): Omi
       await write(() => models.sends.update({ today }, { where: { workoutId, athleteId } }));
     },
     setFelt: async (workoutId, athleteId, felt, desk, feltAt, transaction) => {
-      const told = felt === null ? { felt, feltFor: null, feltAt: null } : { felt, feltFor: desk, feltAt };
-      const set = () => models.sends.update(told, { where: { workoutId, athleteId }, ...(transaction ? { transaction } : {}) });
-      await (transaction ? set() : write(set));
+      const set = async (own: Transaction): Promise<void> => {
+        const where = { workoutId, athleteId };
+        const row = await models.sends.findOne({ where, attributes: ['id', 'felt', 'feltFor'], transaction: own, lock: own.LOCK.UPDATE });
+        // what still waits is added to, not replaced; what was settled is over
+        const before = row?.felt && row.feltFor !== null ? parsed<Felt>(row.felt) : null;
+        const told = felt === null ? { felt, feltFor: null, feltAt: null } : { felt: withReport(before, felt), feltFor: desk, feltAt };
+        await models.sends.update(told, { where, transaction: own });
+      };
+      await (transaction ? set(transaction) : orAgain(() => transact(set)));
     },
   };
 }

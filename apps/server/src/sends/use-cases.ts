@@ -10,6 +10,7 @@ import { calendarFile, uidOf } from '../calendars/calendar';
 import type { MadeBrief } from './brief';
 import { sheetMarkdown, sheetOf, sheetText } from './sheet';
 import type { OpenLink } from './store';
+import { againstNow } from './still-safe';
 import { fileToday, placesOfFile } from './today';
 
 /** A living link. @throws {Problem} not_found; link_gone where it was withdrawn, ran out, or its workout or athlete was deleted */
@@ -46,25 +47,32 @@ export async function sendNow(services: Services, coach: Coach, workoutId: numbe
     const made = await makeVersion(services, coach, { workoutId, text, athleteId, locks: locked.get(athleteId) ?? [] });
     await services.sends.send({ workoutId, athleteId, originalText: text, made, by: coach.name }, services.now());
   }
-  return services.sends.list(workoutId, text);
+  return listed(services, workoutId, text);
+}
+
+/** What was sent, with the lines that go against what an athlete is to be spared by now. */
+async function listed(services: Services, workoutId: number, text: string): Promise<StoredSend[]> {
+  const [sends, standing] = await Promise.all([services.sends.list(workoutId, text), services.sends.standing(workoutId)]);
+  const against = new Map(standing.map((sent) => [sent.id, againstNow(sent)]));
+  return sends.map((send) => ({ ...send, against: against.get(send.id) ?? [] }));
 }
 
 export async function listSends(services: Services, coach: Coach, workoutId: number): Promise<StoredSend[]> {
   const { text } = await services.workouts.find(coach.id, workoutId);
-  return services.sends.list(workoutId, text);
+  return listed(services, workoutId, text);
 }
 
 export async function withdraw(services: Services, coach: Coach, workoutId: number, sendId: number): Promise<StoredSend[]> {
   const { text } = await services.workouts.find(coach.id, workoutId);
   await services.sends.revoke(workoutId, sendId, services.now());
-  return services.sends.list(workoutId, text);
+  return listed(services, workoutId, text);
 }
 
 /** The link that was withdrawn opens again: whoever has it need not be written to. */
 export async function reopen(services: Services, coach: Coach, workoutId: number, sendId: number): Promise<StoredSend[]> {
   const { text } = await services.workouts.find(coach.id, workoutId);
   await services.sends.reopen(workoutId, sendId);
-  return services.sends.list(workoutId, text);
+  return listed(services, workoutId, text);
 }
 
 /** Told the coach; the page comes whether or not it can be written down. */
@@ -88,6 +96,7 @@ export async function athletePage(services: Services, link: OpenLink): Promise<A
     today,
     felt,
     together,
+    held: againstNow({ versionText, madeFor: brief.madeFor, file: link.athleteFile }).length > 0,
     logBy,
   };
 }

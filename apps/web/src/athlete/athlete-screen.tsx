@@ -10,7 +10,9 @@ import { showScore } from '../ui/scores';
 import { Failed, Loading } from '../ui/states';
 import { BriefPartView } from './brief-part';
 import { FeltForm } from './felt-form';
+import { scoreDraftKey } from './clock-state';
 import { TodayPart } from './today-form';
+import { readWaiting, waitingKey } from './waiting-score';
 import { part } from '../ui/part';
 
 // scores are read by the core, which is large: the workout is there before it
@@ -25,12 +27,42 @@ export function AthleteScreen() {
       <main className="mx-auto max-w-md p-6">
         <h1 className="text-2xl">This link is not open</h1>
         <p className="mt-2">{error.message}</p>
+        <Unsent token={token} />
       </main>
     ) : (
       <Failed error={error} retry={() => void refetch()} />
     );
   }
-  return data ? <Brief token={token} page={data} /> : <Loading what="Fetching your workout" />;
+  if (!data) return <Loading what="Fetching your workout" />;
+  return data.held ? <Held token={token} page={data} /> : <Brief token={token} page={data} />;
+}
+
+/** What was typed and never reached the coach: shown for copying where the link takes nothing any more. */
+function Unsent({ token }: { token: string }) {
+  const waiting = readWaiting(localStorage.getItem(waitingKey(token)));
+  const typed = waiting?.score ?? localStorage.getItem(scoreDraftKey(token));
+  if (!typed) return null;
+  return (
+    <p className="mt-3 border-l-4 border-amber pl-3">
+      Your score <b className="select-all">{[typed, waiting?.note].filter(Boolean).join(' · ')}</b> has not reached your coach. Copy it, and send it to them
+      another way.
+    </p>
+  );
+}
+
+/** Something that it asks for is to be spared since it was sent: it is not offered as it was. */
+function Held({ token, page }: { token: string; page: AthletePage }) {
+  return (
+    <main className="mx-auto max-w-xl px-4 py-4">
+      <h1 className="text-2xl">{page.brief.title}</h1>
+      <p role="status" aria-label="Held" className="mt-3 border-l-4 border-amber pl-3">
+        Your coach is looking at this again: what you should spare has changed since it was sent. Do not start it before you hear from them.
+      </p>
+      <Suspense fallback={<Loading what="Fetching the form for your score" />}>
+        <ScoreForm token={token} page={page} />
+      </Suspense>
+    </main>
+  );
 }
 
 const faces = [

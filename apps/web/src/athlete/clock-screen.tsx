@@ -20,6 +20,7 @@ function WithPage({ children }: { children: (open: OpenPage) => React.ReactNode 
   const token = useParams()['token']!;
   const { data, error, refetch } = useAthletePage(token);
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
+  if (data?.held) return <Navigate to={`/a/${token}`} replace />;
   return data ? children({ token, page: data }) : <Loading />;
 }
 

@@ -25,18 +25,18 @@ function useEntry(page: AthletePage): Entry {
 function useScoreForm(token: string, page: AthletePage) {
   const entry = useEntry(page);
   const draft = scoreDraftKey(token);
-  const [typed, setTyped] = useState(() => localStorage.getItem(draft) ?? page.score?.score ?? '');
   const [problem, setProblem] = useState<string | null>(null);
   const [doubts, setDoubts] = useState<string[]>([]);
-  useEffect(() => {
-    if (typed !== (page.score?.score ?? '')) localStorage.setItem(draft, typed);
-  }, [draft, typed, page.score]);
   const sending = useScoreSending(token, () => {
     localStorage.removeItem(draft);
     setDoubts([]);
   });
-  const [note, setNote] = useState(sending.waiting?.note ?? page.score?.note ?? '');
-  const [rating, setRating] = useState(sending.waiting?.rating ?? page.score?.rating ?? null);
+  const [typed, setTyped] = useState(() => localStorage.getItem(draft) ?? sending.kept?.score ?? page.score?.score ?? '');
+  useEffect(() => {
+    if (typed !== (page.score?.score ?? '')) localStorage.setItem(draft, typed);
+  }, [draft, typed, page.score]);
+  const [note, setNote] = useState(sending.kept?.note ?? page.score?.note ?? '');
+  const [rating, setRating] = useState(sending.kept?.rating ?? page.score?.rating ?? null);
   const { measured, keep: keepMeasured } = useMeasured(token, page.score?.measured ?? null);
   const change = (next: string): void => {
     setTyped(next);
@@ -51,7 +51,13 @@ function useScoreForm(token: string, page: AthletePage) {
     const asked = doubts.length > 0 ? [] : doubtsOf(entry, typed);
     setDoubts(asked);
     if (asked.length === 0)
-      sending.send({ score: readEntry(entry, typed).text ?? typed, note, ...(rating === null ? {} : { rating }), ...(measured === null ? {} : { measured }) });
+      sending.send({
+        score: readEntry(entry, typed).text ?? typed,
+        note,
+        versionText: page.versionText,
+        ...(rating === null ? {} : { rating }),
+        ...(measured === null ? {} : { measured }),
+      });
   };
   return {
     entry,

@@ -12,6 +12,7 @@ const sent = (athleteId: number, change: Partial<StoredSend> = {}): StoredSend =
   revoked: false,
   opened: false,
   changed: false,
+  against: [],
   today: null,
   ...change,
 });

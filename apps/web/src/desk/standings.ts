@@ -4,7 +4,7 @@ import type { Board, StoredAthlete, StoredSend } from '../api/types';
 export const standingKinds = ['changed', 'notSent', 'notOpened', 'notLogged', 'logged'] as const;
 export type StandingKind = (typeof standingKinds)[number];
 export const standingWords: Readonly<Record<StandingKind, string>> = {
-  changed: 'sent before the last change',
+  changed: 'sent before the last change of workout or limits',
   notSent: 'not sent',
   notOpened: 'not opened',
   notLogged: 'opened, not logged',
@@ -33,7 +33,7 @@ function loggedOf({ boards, day }: Board, athleteId: number): Pick<Standing, 'sc
 
 function kindOf(send: StoredSend | undefined): Exclude<StandingKind, 'logged'> {
   if (!send || send.revoked) return 'notSent';
-  if (send.changed) return 'changed';
+  if (send.changed || send.against.length > 0) return 'changed';
   return send.opened ? 'notLogged' : 'notOpened';
 }
 

@@ -52,7 +52,7 @@ export function SendLine({ name, sent, delivery, links, busy, send }: Props) {
             Open again
           </Button>
         )}
-        {(!alive || alive.changed) && (
+        {(!alive || alive.changed || alive.against.length > 0) && (
           <Button look="bare" onClick={send} disabled={busy} aria-label={`Send to ${name}`}>
             {sent ? 'Send again' : 'Send'}
           </Button>
@@ -66,6 +66,10 @@ function State({ sent }: { sent: StoredSend | undefined }) {
   const by = useByWhom()(sent?.sentBy);
   if (!sent) return <span className="text-soft">not sent</span>;
   if (sent.revoked) return <span className="text-soft">withdrawn</span>;
+  if (sent.against.length > 0)
+    return (
+      <span className="text-bad">Held: “{sent.against.join('”, “')}” is to be spared now. The athlete sees that you are looking at it. Send it again.</span>
+    );
   if (sent.changed) return <span className="rounded bg-amber-wash px-1.5 text-amber-ink">the workout changed after sending</span>;
   return (
     <span className="text-good">

@@ -8,7 +8,8 @@ import { api, messageOf } from '../api/client';
 import { workoutLists } from '../api/queries';
 import { standingIn } from '../api/save-details';
 import type { StoredWorkout } from '../api/types';
-import { draftKey } from './untouched';
+import { toast } from '../ui/toast';
+import { forgetDraft, isBehind, keepDraft, readDraft } from './kept-draft';
 
 export type SaveState =
   | { readonly kind: 'saved' }
@@ -54,7 +55,7 @@ function useSaver(workout: StoredWorkout, latest: RefObject<string>, setState: (
       void client.invalidateQueries({ queryKey: workoutLists });
       void client.invalidateQueries({ queryKey: ['workouts', workout.id, 'sends'] });
       if (latest.current === sending) {
-        localStorage.removeItem(draftKey(workout.id));
+        forgetDraft(workout.id);
         setState({ kind: 'saved' });
       }
     } catch (error) {
@@ -69,8 +70,12 @@ function useSaver(workout: StoredWorkout, latest: RefObject<string>, setState: (
 }
 
 export function useAutosave(workout: StoredWorkout) {
-  const [text, setText] = useState(() => localStorage.getItem(draftKey(workout.id)) ?? workout.text);
-  const [state, setState] = useState<SaveState>({ kind: 'saved' });
+  const [draft] = useState(() => readDraft(workout.id));
+  const [text, setText] = useState(draft?.text ?? workout.text);
+  // what was kept here does not go over what another window wrote since: both are shown
+  const [state, setState] = useState<SaveState>(isBehind(draft, workout.text) ? { kind: 'conflict', theirs: workout } : { kind: 'saved' });
+  /** what a draft began from that another window has gone past; undefined: there is none */
+  const origin = useRef(draft !== null && isBehind(draft, workout.text) ? draft.from : undefined);
   const latest = useRef(text);
   const { save, revision, saved, running } = useSaver(workout, latest, setState);
 
@@ -80,11 +85,11 @@ export function useAutosave(workout: StoredWorkout) {
       setText(next);
       // typed back to what the server has: there is nothing to save
       if (next === saved.current && !running.current) {
-        localStorage.removeItem(draftKey(workout.id));
+        forgetDraft(workout.id);
         setState((before) => (before.kind === 'conflict' ? before : { kind: 'saved' }));
         return;
       }
-      localStorage.setItem(draftKey(workout.id), next);
+      keepDraft(workout.id, { text: next, from: origin.current === undefined ? saved.current : origin.current });
       setState((before) => (before.kind === 'conflict' ? before : { kind: 'waiting' }));
     },
     [workout.id, saved, running],
@@ -96,16 +101,23 @@ export function useAutosave(workout: StoredWorkout) {
     return () => clearTimeout(timer);
   }, [text, save, saved, state.kind]);
   // what stands unsaved when the page is left goes out at once; the draft stays until the server has it
-  useEffect(() => () => void save(), [save]);
+  const isAsked = useRef(false);
+  isAsked.current = state.kind === 'conflict';
+  useEffect(() => () => void (isAsked.current || save()), [save]);
 
   const takeTheirs = (theirs: StoredWorkout): void => {
+    origin.current = undefined;
+    const mine = latest.current;
     revision.current = theirs.revision;
     saved.current = theirs.text;
     change(theirs.text);
-    localStorage.removeItem(draftKey(workout.id));
+    forgetDraft(workout.id);
     setState({ kind: 'saved' });
+    // nothing typed is gone by one click
+    toast('The other text was taken; yours is put aside.', { duration: 20_000, action: { label: 'Undo', onClick: () => change(mine) } });
   };
   const keepMine = (theirs: StoredWorkout): void => {
+    origin.current = undefined;
     revision.current = theirs.revision;
     saved.current = theirs.text;
     setState({ kind: 'waiting' });

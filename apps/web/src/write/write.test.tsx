@@ -140,6 +140,32 @@ describe('a text that is typed', () => {
     stage(<Page />, { answers: { 'PUT /workouts/7': away } });
     expect(area().value).toBe('# Gale warning');
   });
+  test.each([JSON.stringify({ text: '# Mine', from: '# Older' }), '# Mine'])(
+    'of another beginning than what stands there now is shown beside it, and nothing is sent before one is chosen: %s',
+    async (kept) => {
+      localStorage.setItem(draft, kept);
+      const { server } = stage(<Page />, { answers: { 'PUT /workouts/7': saved } });
+      expect(area().value).toBe('# Mine');
+      type('# Mine, longer');
+      await pause();
+      expect(server.writes()).toEqual([]);
+      expect(screen.getByRole('alert').textContent).toContain('changed in another window');
+      // opened again before it was decided it is asked again
+      stage(<Page />, { answers: { 'PUT /workouts/7': saved } });
+      expect(screen.getByRole('alert').textContent).toContain('changed in another window');
+      act(() => screen.getByRole('button', { name: 'Take that one' }).click());
+      expect(area().value).toBe(squall);
+      await pause();
+      act(() => screen.getAllByRole('button', { name: 'Undo' })[0]!.click());
+      expect(area().value).toBe('# Mine, longer');
+    },
+  );
+  test('that began from what stands there now is sent by itself', async () => {
+    localStorage.setItem(draft, JSON.stringify({ text: '# Mine', from: squall }));
+    const { server } = stage(<Page />, { answers: { 'PUT /workouts/7': saved } });
+    await pause();
+    expect(server.writes()).toHaveLength(1);
+  });
   test('of which the server has another one is not overwritten: both are shown, one is chosen', async () => {
     const theirs = { ...workout, text: '# Theirs', revision: 5 };
     const conflict = refuse({ status: 409, code: 'changed_elsewhere', title: 'Changed elsewhere.', current: theirs });

@@ -49,7 +49,7 @@ const placesThatHurt: readonly (readonly [RegExp, readonly AvoidName[]])[] = [
 ];
 /** what is nobody's to train around */
 const alarming =
-  /\bchest(?![- ]to[- ])|\bheart|\bnumb(?!er)|tingl|pins and needles|dizz|\bfaint|black(?:ed)? ?out|\bvision|dark urine|swell|swollen|\bpop(?:s|ped|ping)?\b|\bsnap|sharp|\bstabb|shooting|short of breath/i;
+  /\bchest(?![- ]to[- ])|\bheart|\bnumb(?!er)|tingl|pins and needles|dizz|\bfaint|black(?:ed)? ?out|\bvision|dark(?: |-)?(?:brown )?urine|(?:brown|cola|red|black) urine|sudden|collaps|passed out|breathless|could ?n.t breathe|swell|swollen|\bpop(?:s|ped|ping)?\b|\bsnap|sharp|\bstabb|shooting|short of breath/i;
 /** `back of the knee` is no back */
 const sideOf = /\b(?:back|front|side|inside|outside|top|bottom) of (?:the |my |her |his )?/g;
 
@@ -63,8 +63,13 @@ export function sparedFor({ where, movement }: Pick<Hurt, 'where' | 'movement'>)
   return [...new Set(asked.flatMap((tags) => tags.find((tag) => felt !== null && violates(felt, tag, null)) ?? tags[0]!))];
 }
 
+/** Words that ask for a doctor now, whatever was said of how much. */
+export const isAlarming = ({ where, note }: Pick<Hurt, 'where' | 'note'>): boolean => alarming.test(`${where} ${note}`);
+/** Of several reports the one that weighs most is told first: what is alarming, then how much it was. */
+export const gravityOf = (hurt: Pick<Hurt, 'where' | 'note' | 'much'>): number => (isAlarming(hurt) ? 10 : 0) + hurt.much;
+
 export function whomToAsk({ where, much, note }: Hurt): string {
-  if (alarming.test(`${where} ${note}`)) return 'Ask them to stop training until a licensed professional, today if it goes on, has looked at it.';
+  if (isAlarming({ where, note })) return 'Ask them to stop training and to see a doctor now.';
   if (much === 3) return 'Ask them to see a licensed professional before the next session.';
   return much === 2 ? 'If it is there again, ask them to see a licensed professional.' : 'Ask how it is before the next session.';
 }
@@ -90,8 +95,10 @@ function linesFor(workout: Workout, athlete: Athlete, spare: readonly AvoidName[
 
 /** @param workout as the coach wrote it: the lines are those of the athlete's version now, and as it would be */
 export function spareIn(workout: Workout, athlete: Athlete, hurt: Hurt, asked: Asked): Spared {
-  const spare = sparedFor(hurt).filter((tag) => !athlete.avoid.includes(tag));
   const ask = whomToAsk(hurt);
+  // no advice for training stands beside what asks for a doctor now
+  if (isAlarming(hurt)) return { spare: [], swaps: [], ask };
+  const spare = sparedFor(hurt).filter((tag) => !athlete.avoid.includes(tag));
   if (spare.length === 0) return { spare, swaps: [], ask };
   const then = linesFor(workout, athlete, spare, asked);
   const swaps = [...linesFor(workout, athlete, [], asked)].flatMap(([part, slots]) =>

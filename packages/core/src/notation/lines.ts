@@ -1,6 +1,6 @@
 /** Text → lines: bullets gone, indentation counted, blank lines kept as breaks between paragraphs. */
 import { Cursor } from '../text/cursor';
-import { fold } from '../text/lexer';
+import { fold, mostFigure } from '../text/lexer';
 import { most } from './limits';
 import type { ReadProblem, Span } from './problems';
 
@@ -29,6 +29,15 @@ export function scanLines(source: string, report: (problem: ReadProblem) => void
     const text = row.slice(before.length, before.length + most.lineLength).trimEnd();
     if (row.trimEnd().length > before.length + most.lineLength)
       report({ code: 'limit', span: { line: index + 1, column: 1, length: most.lineLength }, limit: 'lineLength', found: row.length, most: most.lineLength });
+    const vast = /\d{10,}/.exec(text);
+    if (vast)
+      report({
+        code: 'limit',
+        span: { line: index + 1, column: before.length + vast.index + 1, length: vast[0].length },
+        limit: 'figure',
+        found: mostFigure,
+        most: most.figure,
+      });
     const indent = [...before].reduce((sum, sign) => sum + (sign === '\t' ? 4 : 1), 0);
     return { number: index + 1, indent: text === '' ? 0 : indent, column: before.length, text };
   });

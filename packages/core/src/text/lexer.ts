@@ -66,6 +66,10 @@ function secondsOf(clock: string): number {
   return clock.split(':').reduce((sum, figure) => sum * 60 + Number(figure === '' ? 0 : figure), 0);
 }
 
+/** a figure beyond it is read as this one, and told (notation/lines.ts): nothing is computed with what is not finite */
+export const mostFigure = 1e9;
+const valueOf = (text: string): number => Math.min(mostFigure, fractions[text] ?? Number(text));
+
 /** @param line one line, raw */
 export function lex(line: string): Token[] {
   const tokens: Token[] = [];
@@ -76,7 +80,7 @@ export function lex(line: string): Token[] {
       continue;
     }
     const kind = type === 'mixed' ? 'word' : (type as Token['kind']);
-    const value = kind === 'clock' ? secondsOf(text) : kind === 'number' ? (fractions[text] ?? Number(text)) : NaN;
+    const value = kind === 'clock' ? secondsOf(text) : kind === 'number' ? valueOf(text) : NaN;
     const before = tokens[tokens.length - 1];
     // 1½ is one figure
     if (before?.kind === 'number' && !spaced && fractions[text] !== undefined)
