@@ -48,6 +48,32 @@ describe('a limit that comes after the sending', () => {
   });
 });
 
+describe('a word of harm over the API', () => {
+  // the version has no run, or none is made: nothing goes out as it was
+  test.each([
+    { avoid: { running: true } },
+    { Avoid: 'running' },
+    { avoids: ['running'] },
+    { limits: { avoid: 'running' } },
+    { limits: 'no running' },
+    { limits: { no_running: true } },
+    { place: { ...place, avoid: ['running'] } },
+    { injuries: 'running hurts the shin' },
+    { pain: ['left knee'] },
+    { pregnant: true },
+    { avoid: true },
+    { doctors_note: 'no impact' },
+  ])('%j', async (change) => {
+    const [workout, athlete] = [
+      await addWorkout(desk, '# Quay\nAMRAP 9:00\n200 m run\n8 push-up'),
+      await addAthlete(desk, JSON.stringify(change), { place, ...change }),
+    ];
+    const { status, json } = await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] });
+    if (status === 200 && json.sends.length > 0) expect((await instance.stranger('GET', `/a/${json.sends[0].token}`)).json.versionText).not.toMatch(/m run/);
+    else expect(JSON.stringify(json)).toMatch(/cannot tell what that spares/);
+  });
+});
+
 test('a score of the version before is read as one of it, not of the version sent since', async () => {
   const { workout, athlete, token, page } = await runner('Wendrith', '# Quay\nAMRAP 12:00\n8 push-up\n15 air squat');
   const { versionText } = await page();

@@ -4,14 +4,17 @@ import { z } from 'zod';
 import { windowSchema, workoutSchema } from './workout-schema';
 
 const text = z.union([z.string(), z.number()]);
-const placeFile = z.object({
-  name: z.string().optional(),
-  floor: z.string().describe('length × width in metres: 3 x 2 m').optional(),
-  ceiling: text.optional(),
-  to_street: text.optional(),
-  noise: z.enum(['free', 'normal', 'quiet']).optional(),
-  kit: z.array(z.string()).describe('one line an item, or several with commas: dumbbell 10 kg x 2').optional(),
-});
+const placeFile = z
+  .object({
+    name: z.string().optional(),
+    floor: z.string().describe('length × width in metres: 3 x 2 m').optional(),
+    ceiling: text.optional(),
+    to_street: text.optional(),
+    noise: z.enum(['free', 'normal', 'quiet']).optional(),
+    kit: z.array(z.string()).describe('one line an item, or several with commas: dumbbell 10 kg x 2').optional(),
+    // what else stands in a place is kept, and read for what it says of harm
+  })
+  .loose();
 export const athleteFileSchema = z.object({
   name: z.string().optional(),
   category: z.enum(['men', 'women']).describe('which column of a prescription is the start').optional(),

@@ -8,7 +8,15 @@ import { idParams, idValue, pageQuery, pageSize } from '../platform/shapes';
 import { typed, type TypedApp } from '../platform/typed';
 import { saveAthlete, saveAthletes } from './use-cases';
 
-const fileSchema = athleteFileSchema.extend({ name: z.string().trim().min(1, 'expected a name').max(120) }).loose();
+/** What speaks of harm is taken in any shape: the core's reader places it or holds versions back, and nothing of it is refused or stripped on the way. */
+const fileSchema = athleteFileSchema
+  .extend({
+    name: z.string().trim().min(1, 'expected a name').max(120),
+    avoid: z.unknown().optional(),
+    limits: z.unknown().optional(),
+    skills: z.unknown().optional(),
+  })
+  .loose();
 
 const revision = z.number().int().min(0).max(4_000_000_000);
 /** bytes of several files at once */

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { readAthlete } from '@gambito/core';
 import { readSheet, safeCell } from '../ui/csv';
+import type { StoredAthlete } from '../api/types';
+import { fileOf, formOf } from './athlete-form';
 import { readPeople, writePeople } from './people-csv';
 
 const today = '2026-11-28';
@@ -56,5 +58,43 @@ describe('people as a table', () => {
     expect(text).toContain("'=1+1");
     expect(readPeople(text, [], today).rows[0]!.file).toMatchObject({ name: '=1+1', notes: '@sum' });
     expect([safeCell('-3'), safeCell('3')]).toEqual(["'-3", '3']);
+  });
+  test('a column about harm is asked about before a version is made, and is still there after a save', () => {
+    const { rows } = readPeople('name,level,Injuries\nHespe,trained,left knee\nOrlo,trained,none', [], '2026-12-01');
+    expect(rows.map(({ remarks }) => remarks.join(' '))).toEqual([expect.stringMatching(/“Injuries: left knee” is to be answered/), '']);
+    expect(readAthlete(rows[0]!.file, '2026-12-01').athlete.unanswered).toHaveLength(1);
+    expect(readAthlete(fileOf(formOf(rows[0]!.file), rows[0]!.file), '2026-12-01').athlete.unanswered).toHaveLength(1);
+  });
+  test('what somebody avoids is added to, and said; of two columns for one thing the first counts', () => {
+    const known = {
+      id: 1,
+      name: 'Hespe',
+      revision: 1,
+      file: { name: 'Hespe', category: 'women', level: 'trained', avoid: ['overhead', 'running'] },
+    } as unknown as StoredAthlete;
+    const { rows } = readPeople('name,avoids,level,level\nHespe,jumping,newer,new', [known], '2026-12-01');
+    expect(rows[0]!.file).toMatchObject({ avoid: ['overhead', 'running', 'jumping'], level: 'newer' });
+    expect(rows[0]!.remarks.join(' ')).toMatch(/“level: new” is kept and not taken.*overhead, running stays as well/);
+  });
+  test('squat depth, reach and all places go out and come back', () => {
+    const places = [
+      { name: 'cabin', noise: 'quiet', kit: ['rope'] },
+      { name: 'shed', noise: 'normal', kit: ['kettlebell 16 kg'] },
+    ];
+    const file = {
+      name: 'Hespe',
+      category: 'women',
+      level: 'trained',
+      units: 'kg',
+      avoid: [],
+      limits: { squat_depth: 'chair', reach: 'knees' },
+      maxes: {},
+      best_sets: {},
+      times: {},
+      places,
+    };
+    const known = { id: 1, name: 'Hespe', revision: 1, file } as unknown as StoredAthlete;
+    const { rows } = readPeople(writePeople([known]), [], '2026-12-01');
+    expect(rows[0]!.file).toMatchObject({ limits: file.limits, places });
   });
 });

@@ -137,8 +137,10 @@ function readAvoidance(path: string, value: unknown, found: Found, depth = 0): v
     const name = avoidOf(key);
     if (name && (said === '' || affirmed.test(said))) found.avoid.add(name);
     // a word with more behind it is avoided, and what stands behind it is still to be read
-    else if (name && !nothing.test(said)) (found.avoid.add(name), found.hold(`${path}.${key}`, `${key}: ${said}`));
-    else found.hold(`${path}.${key}`, `${key}: ${said}`);
+    else {
+      if (name && !nothing.test(said)) found.avoid.add(name);
+      found.hold(`${path}.${key}`, `${key}: ${said}`);
+    }
   }
 }
 
