@@ -194,6 +194,11 @@ describe('the whole path', () => {
   });
 });
 
+test('a connection that says nothing is not held for ever', () => {
+  const { requestTimeout, headersTimeout } = instance.app.server;
+  expect([requestTimeout, headersTimeout]).toEqual([120_000, 20_000]);
+});
+
 describe('the demo', () => {
   test('loads once: fourteen athletes, weeks of history, plausible boards', async () => {
     const lanterns = await openInstance('gambito_jest_demo', { demo: true });

@@ -94,12 +94,17 @@ async function servePages(app: FastifyInstance, webDirectory: string | null): Pr
   });
 }
 
+/** ms a request may take to arrive, and its head; how often that is looked at: who opens a connection and says nothing does not hold it */
+export const patience = { request: 120_000, headers: 20_000, look: 5_000 } as const;
+
 /** Application without a listener; tests use it through `inject`. */
 export async function buildApp(database: Database, config: AppConfig, now: () => Date = () => new Date()): Promise<App> {
   const app = Fastify({
     logger: config.logLevel === 'silent' ? false : loggerOptions(config.logLevel),
     bodyLimit: 64 * 1024,
     trustProxy: config.proxies.length > 0 ? [...config.proxies] : false,
+    requestTimeout: patience.request,
+    http: { headersTimeout: patience.headers, connectionsCheckingInterval: patience.look },
   }).withTypeProvider<ZodTypeProvider>() as unknown as FastifyInstance;
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
