@@ -1,6 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { findMovement, formatWorkout, movements, nearestMovements, parseWorkout, plainName, slotsOfPart, wordsOf } from '../src/index';
+import {
+  adapt,
+  findMovement,
+  formatWorkout,
+  movements,
+  nearestMovements,
+  parseWorkout,
+  plainName,
+  slotsOfPart,
+  wordsOf,
+  schedule,
+  ticksOf,
+} from '../src/index';
+import { withKit } from './asking';
 import { cases } from './cases';
 import { sampleNames, sampleText } from './samples';
 
@@ -157,6 +170,23 @@ describe('open ladders and chippers', () => {
       burpee: 30,
       'double-under': 50,
     }));
+});
+
+describe('ladders within rounds', () => {
+  test('are walked once a round, on the clock too', () => {
+    const text = 'for time, cap 30:00\n2 rounds\n  21-15-9: burpee';
+    expect(part(text).reps).toEqual({ burpee: 90 });
+    expect(schedule(read(text).workout.parts[0]!).flatMap((piece) => (piece.kind === 'work' ? ticksOf(piece.items, piece.pass) : []))).toHaveLength(6);
+  });
+});
+
+describe('work that interrupts', () => {
+  const interrupted = read('for time, cap 20:00\n100 burpee\nevery 1:00: 5 air squat').workout;
+  test('is of the part: in its slots, in what it is computed with, and in its text', () => {
+    expect(slotsOfPart(interrupted.parts[0]!).map(({ movement }) => movement)).toEqual(['burpee', 'air-squat']);
+    expect(adapt(interrupted, withKit([])).version.parts[0]!.slots.map(({ movement }) => movement)).toEqual(['burpee', 'air-squat']);
+    expect(formatWorkout(interrupted)).toContain('every 1:00: 5 air squat');
+  });
 });
 
 describe('diagnostics', () => {
