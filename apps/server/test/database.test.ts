@@ -194,3 +194,19 @@ test('a lease is held by one, kept by the one who holds it, and free when it ran
   expect(await take('e', -1)).toBe(true);
   expect(await take('f')).toBe(true);
 });
+
+test('a time in a query of one’s own is kept in UTC, wherever the server stands', async () => {
+  const zone = process.env['TZ'];
+  process.env['TZ'] = 'Pacific/Auckland';
+  try {
+    const at = new Date('2026-12-01T23:58:00.123Z');
+    const [row] = await database.sequelize.query<{ said: string; read: Date }>('SELECT CAST(:at AS CHAR) AS said, CAST(:at AS DATETIME(3)) AS `read`', {
+      replacements: { at },
+      type: QueryTypes.SELECT,
+    });
+    expect([row!.said, row!.read.getTime()]).toEqual(['2026-12-01 23:58:00.123', at.getTime()]);
+  } finally {
+    if (zone === undefined) delete process.env['TZ'];
+    else process.env['TZ'] = zone;
+  }
+});

@@ -29,6 +29,23 @@ function rotation(hosts: readonly Host[]): { current: () => Host; next: () => vo
   return { current: () => hosts[at % hosts.length]!, next: () => void at++ };
 }
 
+/** `2026-12-01 23:58:00.000`, in UTC, which is what the database keeps. */
+const inUtc = (value: unknown): unknown =>
+  value instanceof Date ? value.toISOString().replace('T', ' ').replace('Z', '') : Array.isArray(value) ? value.map(inUtc) : value;
+/** Replacements of a query of one's own are written by Sequelize in the machine's time zone, whatever it is told: times go in as text, so that a server in Auckland keeps the same ones. */
+function withTimesInUtc(sequelize: Sequelize): void {
+  const query = sequelize.query.bind(sequelize) as (sql: unknown, options?: { replacements?: unknown }) => Promise<unknown>;
+  const ask = (sql: unknown, options?: { replacements?: unknown }): Promise<unknown> => {
+    const { replacements } = options ?? {};
+    if (replacements === undefined || replacements === null) return query(sql, options);
+    const plain = Array.isArray(replacements)
+      ? replacements.map(inUtc)
+      : Object.fromEntries(Object.entries(replacements as object).map(([name, value]) => [name, inUtc(value)]));
+    return query(sql, { ...options, replacements: plain });
+  };
+  Object.assign(sequelize, { query: ask });
+}
+
 function sequelizeFor(config: Config['database'], hosts: ReturnType<typeof rotation>): Sequelize {
   const sequelize = new Sequelize(config.name, config.user, config.password, {
     dialect: 'mariadb',
@@ -59,6 +76,7 @@ function sequelizeFor(config: Config['database'], hosts: ReturnType<typeof rotat
     const { host, port } = hosts.current();
     Object.assign(options as object, { host, port });
   });
+  withTimesInUtc(sequelize);
   return sequelize;
 }
 
