@@ -108,7 +108,7 @@ test('a job that both might do is done once', async () => {
 test('a job that is cancelled does no more; what could not be computed is told by name', async () => {
   const odd = await addAthlete(atLamp, 'Odd', { avoid: ['the moon'] });
   const job = (await atLamp('POST', `/workouts/${workouts[0]}/send-jobs`, { athleteIds: [odd, people[0]] })).json;
-  expect((await finished(atPier, job.id)).failed).toEqual([{ athleteId: odd, message: expect.stringMatching(/Odd avoids “the_moon”/) }]);
+  expect((await finished(atPier, job.id)).failed).toEqual([{ athleteId: odd, message: expect.stringMatching(/The file of Odd says “the moon”/) }]);
   const many = Array.from({ length: 300 }, () => people[1]!).map((id, at) => id + 100_000 + at);
   const second = (await atLamp('POST', `/workouts/${workouts[0]}/send-jobs`, { athleteIds: many })).json;
   const cancelled = (await atPier('DELETE', `/jobs/${second.id}`)).json;
