@@ -56,6 +56,7 @@ describe('what cannot be placed holds versions back', () => {
     [{ avoid: ['knees', 'running'] }, ['avoid ← knees']],
     [{ avoid: { running: 'since the operation' } }, ['avoid.running ← running: since the operation']],
     [{ unread: { columns: ['Injuries: hernia 2024', 'phone: 012'] } }, ['unread.columns.Injuries ← Injuries: hernia 2024']],
+    [{ pregnant: '?' }, ['pregnant ← pregnant: ?']],
     [{ injurys: 'wrist' }, ['injurys ← injurys: wrist']],
   ])('%j', (file, expected) => {
     expect(held(file)).toEqual(expected);
@@ -69,6 +70,8 @@ describe('what cannot be placed holds versions back', () => {
     { limits: {} },
     { avoid: [] },
     { avoid: null },
+    { avoid: 'none' },
+    { avoid: ['none'] },
     { no_running: false },
     { notes: 'knees complain when it rains' },
     { prefer: { lunge: 'forward', note: 'reverse lunge bothers the low back' } },

@@ -75,7 +75,8 @@ function kindOf(key: string): KeyKind | null {
 /** `no_running`, `not_overhead`, `never_jump` → what is not done */
 const denied = (key: string): string | null => /^(?:no|not|never|without)_(.+)$/.exec(key)?.[1] ?? null;
 
-const nothing = /^(?:|-|–|—|\?|none|nothing|no|nil|null|n\/?a|false|0|nein|no(?:ne)? known|not? any)$/i;
+// a question mark is no answer: what is not known is asked
+const nothing = /^(?:|-|–|—|none|nothing|no|nil|null|n\/?a|false|0|nein|no(?:ne)? known|not? any)$/i;
 const affirmed = /^(?:true|yes|y|1|x|always|avoid|never)$/i;
 const avoidOf = (phrase: string): AvoidName | null => {
   const word = plainKey(phrase).replace(/^(?:(?:no|not|never|avoid|avoids|without|any)_)+/, '');
@@ -114,7 +115,7 @@ class Found {
   hold(path: string, text: string): void {
     if (this.unanswered.length < mostEntries) this.unanswered.push({ path, text: text.trim().slice(0, 200) });
   }
-  /** Words of an avoid-list; in words of another kind of key only when all of them are. */
+  /** Words of an avoid-list: each is placed, or waits for an answer. */
   words(path: string, text: string): void {
     for (const phrase of phrasesOf(text)) {
       const name = avoidOf(phrase);
@@ -131,7 +132,7 @@ function readAvoidance(path: string, value: unknown, found: Found, depth = 0): v
     for (const each of value.slice(0, mostEntries)) readAvoidance(path, each, found, depth + 1);
     return;
   }
-  if (!isPlain(value)) return value === null || value === undefined || value === false ? undefined : found.words(path, textOf(value));
+  if (!isPlain(value)) return saysNothing(value) ? undefined : found.words(path, textOf(value));
   for (const [key, each] of Object.entries(value).slice(0, mostEntries)) {
     const said = aloud(each).trim();
     const name = avoidOf(key);
