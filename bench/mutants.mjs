@@ -5,10 +5,9 @@
 import { spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
+import { root } from '../tools/lib/root.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const src = 'packages/core/src/';
 /** file, what stands there, what is put there instead */
 const mutants = [

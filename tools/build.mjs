@@ -1,11 +1,10 @@
 /** Builds what is run: the command line and the server (one bundle each, dependencies stay in node_modules), and the web application. `node tools/build.mjs [cli] [server] [web]` */
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { markBuilt, newestSource } from './lib/built.mjs';
+import { root } from './lib/root.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const wanted = process.argv.slice(2);
 const newest = newestSource();
 const wants = (name) => wanted.length === 0 || wanted.includes(name);

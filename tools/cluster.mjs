@@ -3,7 +3,7 @@
  * back by itself. A demonstration, and what the fire bench burns; docs/operations.md tells how it is done on several machines.
  */
 import { spawn } from 'node:child_process';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { startCluster } from './lib/cluster.mjs';
@@ -13,8 +13,7 @@ import { freePort } from './lib/ports.mjs';
 import { startProxy } from './lib/proxy.mjs';
 import { orRefuse, say } from './lib/say.mjs';
 import { keepAlive } from './lib/supervise.mjs';
-
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+import { root } from './lib/root.mjs';
 
 /** @returns {{ports: number[], kept: object[], environment: object, stop: () => Promise<void>}} */
 export async function startServers(environment, count, { web = join(root, 'apps/web/dist'), demo = true } = {}) {

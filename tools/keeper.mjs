@@ -4,15 +4,14 @@
  */
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
-import { dirname, join, resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { createDatabase, environmentFor, placeDatabase, runDatabase } from './lib/database.mjs';
 import { databaseAccount, reachable } from './lib/account.mjs';
 import { ownerOf, takeLock } from './lib/lock.mjs';
 import { Refusal, orRefuse } from './lib/say.mjs';
+import { root } from './lib/root.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const usage = 'Expected: npm run backup -- FILE [--data DIRECTORY] [--empty], npm run restore -- FILE …, or npm run password -- E-MAIL …';
 
 function readArguments() {

@@ -2,7 +2,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { bundleBench, root } from './lib/bundle.mjs';
+import { bundleBench } from './lib/bundle.mjs';
+import { root } from './lib/root.mjs';
 import { constantsTable } from './lib/constants-table.mjs';
 
 const out = await bundleBench('model-table');

@@ -1,10 +1,9 @@
 /** Pictures of each main view from the demo, into docs/screenshots. `node tools/screenshots.mjs [name …]` against a running demo (GAMBITO_URL). */
 import { mkdirSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { root } from './lib/root.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const url = process.env.GAMBITO_URL ?? 'http://127.0.0.1:4780';
 const out = process.env.GAMBITO_SHOTS ?? join(root, 'docs/screenshots');
 mkdirSync(out, { recursive: true });

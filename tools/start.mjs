@@ -4,8 +4,7 @@
  * The database and the server are started again when one of them ends by itself.
  */
 import { spawn } from 'node:child_process';
-import { dirname, join, resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { isBuilt } from './lib/built.mjs';
 import { createDatabase, environmentFor, placeDatabase, runDatabase } from './lib/database.mjs';
@@ -16,8 +15,7 @@ import { minutesOf, takeNightly } from './lib/nightly.mjs';
 import { portIsFree } from './lib/ports.mjs';
 import { Refusal, orRefuse, say } from './lib/say.mjs';
 import { keepAlive } from './lib/supervise.mjs';
-
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+import { root } from './lib/root.mjs';
 
 async function build() {
   if (isBuilt()) return;

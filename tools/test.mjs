@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { startBrowserServer } from './checks/browser-server.mjs';
 import { checkNode, installDebian, installDependencies } from './lib/install.mjs';
+import { root } from './lib/root.mjs';
 import { Refusal, orRefuse, say } from './lib/say.mjs';
 
 const began = Date.now();
@@ -40,7 +41,6 @@ const databases = [
 
 /** What is there once everything is installed: the rest of the tools need packages. */
 const loadTools = async () => ({
-  ...(await import('./lib/bundle.mjs')),
   ...(await import('./lib/built.mjs')),
   ...(await import('./lib/database.mjs')),
   ...(await import('./lib/unit-bundle.mjs')),
@@ -53,7 +53,7 @@ const loadTools = async () => ({
 
 /** The checks by name; each says when it is done. @returns what each printed */
 function checksOf(tools, { database, slow, results, shift }) {
-  const { root, runCheck } = tools;
+  const { runCheck } = tools;
   const bin = (name) => join(root, 'node_modules/.bin', name);
   const cache = (name) => join(root, 'node_modules/.cache/gambito', name);
   const scaled = { GAMBITO_SLOWNESS: slow.toFixed(2) };
@@ -136,13 +136,13 @@ function tell(tools, { single, reports }) {
 await orRefuse(async () => {
   checkNode();
   installDebian(debian);
-  installDependencies(join(import.meta.dirname, '..'));
+  installDependencies(root);
   const tools = await loadTools();
   const time = tools.otherTime(asked);
   const slow = tools.slowness();
   say(`limits are nets of ${slow.toFixed(1)} × their usual length on this machine now`);
   Object.assign(process.env, time);
-  const results = join(tools.root, 'test-results');
+  const results = join(root, 'test-results');
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
   const files = mkdtempSync(join(existsSync('/dev/shm') ? '/dev/shm' : '/tmp', 'gambito-test-'));

@@ -1,7 +1,7 @@
 /** `npm run unit -- PATTERN …`: bundles the unit tests and runs those whose path matches; without a database the server's are left out. */
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { root } from './lib/bundle.mjs';
+import { root } from './lib/root.mjs';
 import { bundleUnits } from './lib/unit-bundle.mjs';
 
 await bundleUnits();

@@ -7,7 +7,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { root } from '../../tools/lib/bundle.mjs';
+import { root } from '../../tools/lib/root.mjs';
 import { startCluster } from '../../tools/lib/cluster.mjs';
 import { startServers } from '../../tools/cluster.mjs';
 import { freePort } from '../../tools/lib/ports.mjs';

@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import mariadb from 'mariadb';
-import { root } from '../../tools/lib/bundle.mjs';
+import { root } from '../../tools/lib/root.mjs';
 import { freePort } from '../../tools/lib/ports.mjs';
 
 export const kits = [

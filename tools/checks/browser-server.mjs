@@ -1,7 +1,7 @@
 /** The server that the browser's checks use: one, with the demo once, on a database of its own. */
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { root } from '../lib/bundle.mjs';
+import { root } from '../lib/root.mjs';
 import { freePort } from '../lib/ports.mjs';
 import { Refusal } from '../lib/say.mjs';
 

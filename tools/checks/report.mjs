@@ -1,7 +1,7 @@
 /** What the two runners wrote → how many passed, which failed and why, where to look, and the slowest ten. */
 import { existsSync, readFileSync } from 'node:fs';
 import { relative } from 'node:path';
-import { root } from '../lib/bundle.mjs';
+import { root } from '../lib/root.mjs';
 
 // colours of a terminal
 const plain = (text) => text.replace(/\u001b\[[0-9;]*m/g, '');

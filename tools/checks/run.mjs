@@ -1,6 +1,6 @@
 /** One check as a process of its own; what it prints is kept. */
 import { spawn } from 'node:child_process';
-import { root } from '../lib/bundle.mjs';
+import { root } from '../lib/root.mjs';
 import { say } from '../lib/say.mjs';
 
 /** @returns whether it passed, s it took, and what it printed */

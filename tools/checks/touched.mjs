@@ -1,6 +1,6 @@
 /** What a change touches: the workspaces whose files differ from the last commit, or the last commit's own where nothing differs. */
 import { spawnSync } from 'node:child_process';
-import { root } from '../lib/bundle.mjs';
+import { root } from '../lib/root.mjs';
 
 const lines = (...args) => spawnSync('git', args, { cwd: root, encoding: 'utf8' }).stdout?.split('\n').filter(Boolean) ?? [];
 

@@ -1,9 +1,8 @@
 /** Whether what is built is of the sources there are: one stamp, written by `tools/build.mjs` and read by who wants to serve it. */
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { root } from './root.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '../..');
 const stamp = join(root, 'apps/server/dist/.built');
 const outputs = ['apps/server/dist/server.mjs', 'apps/web/dist/index.html', 'apps/cli/dist/gambito.mjs'].map((output) => join(root, output));
 

@@ -1,9 +1,7 @@
 /** Bundles one TypeScript entry of bench/ for Node; returns the path of the bundle. */
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { build } from 'esbuild';
-
-export const root = join(dirname(fileURLToPath(import.meta.url)), '../..');
+import { root } from './root.mjs';
 
 export async function bundleBench(name) {
   const outfile = join(root, `bench/dist/${name}.mjs`);

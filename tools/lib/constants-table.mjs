@@ -1,7 +1,7 @@
 /** The named constants of the model, read out of the code with the comment that stands over each, so that the page cannot say another figure. */
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { root } from './bundle.mjs';
+import { root } from './root.mjs';
 
 const rooms = ['adapt', 'simulate', 'stimulus', 'capacity', 'limits/headroom.ts', 'pacing', 'clock', 'prepare', 'record'];
 const core = join(root, 'packages/core/src');

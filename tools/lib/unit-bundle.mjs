@@ -6,7 +6,7 @@ import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
-import { root } from './bundle.mjs';
+import { root } from './root.mjs';
 
 export const folder = '.units';
 /** those that are there: a copy of the core alone is enough for its tests */

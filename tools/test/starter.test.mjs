@@ -3,15 +3,14 @@ import { afterAll, describe, expect, test } from '@jest/globals';
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { dataFolder } from '../lib/database-files.mjs';
 import { ownerOf, takeLock } from '../lib/lock.mjs';
 import { cameBetween, minutesOf, nightlyFile } from '../lib/nightly.mjs';
 import { keepAlive } from '../lib/supervise.mjs';
 import { Refusal } from '../lib/say.mjs';
+import { root } from '../lib/root.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '../..');
 const made = [];
 const folder = () => {
   const path = mkdtempSync(join(tmpdir(), 'gambito-starter-'));

@@ -4,9 +4,9 @@ import { createServer } from 'node:http';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { databaseAccount, giveTo, reachable } from '../lib/account.mjs';
-import { root } from '../lib/bundle.mjs';
+import { root } from '../lib/root.mjs';
 import { constantsTable } from '../lib/constants-table.mjs';
 import { checkNode, installDebian } from '../lib/install.mjs';
 import { freePort, portIsFree, thisOrFree } from '../lib/ports.mjs';
@@ -160,5 +160,26 @@ describe('the constants in the docs', () => {
   test('are those of the code', () => {
     const [, page] = readFileSync(join(root, 'docs/model.md'), 'utf8').split('<!-- constants -->');
     expect(rows(page)).toEqual(rows(constantsTable()));
+  });
+});
+
+describe('before anything is installed', () => {
+  /** every module that a file asks for as it is read, and those that they ask for; `import(…)` comes later */
+  const asked = (file, known = new Set()) => {
+    for (const [, name] of readFileSync(file, 'utf8').matchAll(/^(?:import|(?:import|export)\s[^'"=]*\bfrom)\s+['"]([^'"]+)['"]/gm)) {
+      const path = name.startsWith('.') ? join(dirname(file), name) : name;
+      if (known.has(path)) continue;
+      known.add(path);
+      if (name.startsWith('.')) asked(path, known);
+    }
+    return known;
+  };
+  test.each(['tools/test.mjs', 'tools/start.mjs'])('%s asks for no package, so that it can install them', (file) => {
+    const all = [...asked(join(root, file))];
+    expect(all).toContain(join(root, 'tools/lib/install.mjs'));
+    expect(all.filter((name) => !name.startsWith('node:') && !name.startsWith('/'))).toEqual([]);
+  });
+  test('a tool that asks for one is seen', () => {
+    expect([...asked(join(root, 'tools/unit.mjs'))]).toContain('esbuild');
   });
 });
