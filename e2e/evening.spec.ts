@@ -27,6 +27,8 @@ test('an empty page has something to begin with; what is offered is taken with T
   await page.keyboard.press('Alt+Enter');
   await expect(text).toContainText('8 burpee');
   const everyone = page.getByRole('region', { name: 'The class' });
+  // of the text that stands there now
+  await expect(everyone).toHaveAttribute('aria-busy', 'false');
   await expect(everyone).toContainText(/\d+ of \d+ as written/);
   const before = await everyone.locator('b').innerText();
   await page.keyboard.press('Control+End');

@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { markBuilt, newestSource } from './lib/built.mjs';
+import { markBuilt, newestSource, unmarkBuilt } from './lib/built.mjs';
 import { root } from './lib/root.mjs';
 
 const wanted = process.argv.slice(2);
@@ -23,6 +23,10 @@ async function bundle(entry, outfile, extra = {}) {
     ...extra,
   });
 }
+
+if (wanted.length === 0) unmarkBuilt();
+// the starter was killed: two builds at once would take each other's files
+process.on('disconnect', () => process.exit(1));
 
 // an npm install of production dependencies alone has no esbuild: nothing to prepare then
 const canBuild = existsSync(join(root, 'node_modules/esbuild'));

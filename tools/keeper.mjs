@@ -54,7 +54,8 @@ function beside(wanted) {
 async function alone(wanted) {
   const giveBack = takeLock(wanted.folder, 'a backup, restore or new password');
   try {
-    const place = await placeDatabase(wanted.folder);
+    // what is restored may take the place of files that are gone
+    const place = await placeDatabase(wanted.folder, { isAnew: wanted.command === 'restore' });
     const server = await runDatabase(place);
     const ended = new Promise((done) => server.once('exit', done));
     try {

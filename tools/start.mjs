@@ -1,9 +1,10 @@
 /**
- * `npm start [-- --port N] [--data DIRECTORY] [--empty] [--backups DIRECTORY [--backup-at HH:MM]]`: installs what is missing, builds, starts the private database, migrates, loads the demo, serves.
- * A second start takes seconds and keeps what was entered. Ctrl-C at any moment stops everything started here and nothing else.
+ * `npm start [-- --port N] [--data DIRECTORY] [--empty] [--anew] [--backups DIRECTORY [--backup-at HH:MM]]`: installs what is missing, builds, starts the private database, migrates, loads the demo, serves.
+ * A second start takes seconds and keeps what was entered; `--anew` begins with an empty database where the one that was there is gone. Ctrl-C at any moment stops everything started here and nothing else.
  * The database and the server are started again when one of them ends by itself.
  */
 import { spawn } from 'node:child_process';
+import { existsSync, readdirSync, rmdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { isBuilt } from './lib/built.mjs';
@@ -25,7 +26,7 @@ async function build() {
 
 function run(command, args) {
   return new Promise((resolve, reject) => {
-    const child = spawn(command, args, { stdio: 'inherit', cwd: root });
+    const child = spawn(command, args, { stdio: ['inherit', 'inherit', 'inherit', 'ipc'], cwd: root });
     child.once('exit', (code) => (code === 0 ? resolve() : reject(new Refusal(`The build failed (${code}).`))));
   });
 }
@@ -33,6 +34,7 @@ function run(command, args) {
 const options = {
   port: { type: 'string', default: process.env.PORT ?? '4780' },
   empty: { type: 'boolean', default: false },
+  anew: { type: 'boolean', default: false },
   host: { type: 'string', default: '127.0.0.1' },
   data: { type: 'string', default: join(root, '.data') },
   backups: { type: 'string' },
@@ -44,7 +46,7 @@ function readOptions() {
     ({ values } = parseArgs({ options }));
   } catch (error) {
     throw new Refusal(
-      `${error.message.split('. ')[0]}. Expected: npm start [-- --port N] [--host ADDRESS] [--data DIRECTORY] [--empty] [--backups DIRECTORY [--backup-at HH:MM]]`,
+      `${error.message.split('. ')[0]}. Expected: npm start [-- --port N] [--host ADDRESS] [--data DIRECTORY] [--empty] [--anew] [--backups DIRECTORY [--backup-at HH:MM]]`,
     );
   }
   const port = Number(values.port);
@@ -108,7 +110,10 @@ async function serve(place, wanted, giveBack) {
     throw error;
   }
   server = keepAlive('The server', () => startServer(place, wanted));
-  const endDisk = watchDisk(place);
+  const endDisk = watchDisk(place, () => {
+    process.stderr.write(`${place.data} is gone or was moved while Gambito ran. Gambito stops, so that nothing is written elsewhere. Put it back where it was and start again.\n`);
+    void stop().then(() => process.exit(1));
+  });
   const name = wanted.empty ? 'gambito_own' : 'gambito_demo';
   const endNights =
     wanted.backups === null ? () => undefined : takeNightly({ root, environment: environmentFor(place, name), directory: wanted.backups, at: wanted.backupAt });
@@ -116,6 +121,11 @@ async function serve(place, wanted, giveBack) {
     endDisk();
     endNights();
   };
+}
+
+/** A folder that a refused start made for its lock would be in the way of one that is put back. */
+function leaveNothingEmpty(folder) {
+  if (existsSync(folder) && readdirSync(folder).length === 0) rmdirSync(folder);
 }
 
 await orRefuse(async () => {
@@ -130,9 +140,13 @@ await orRefuse(async () => {
     installDebian({ mariadbd: 'mariadb-server-core', mariadb: 'mariadb-client-core' });
     installDependencies(root);
     await build();
-    await serve(await placeDatabase(folder), wanted, giveBack);
+    const place = await placeDatabase(folder, { isAnew: wanted.anew });
+    if (place.isNew) say(`A new database was made in ${place.data}.`);
+    else if (wanted.anew) say(`The database in ${place.data} is there, and is used as it is.`);
+    await serve(place, wanted, giveBack);
   } catch (error) {
     giveBack();
+    leaveNothingEmpty(folder);
     throw error;
   }
 });

@@ -48,12 +48,12 @@ export function reachable(directory, account) {
   return elsewhere;
 }
 
-/** Gives a folder and what is in it to the account, where it is not its own yet. */
+/** Gives a folder and what is in it to the account, where it is not its own yet; what a database takes away meanwhile is nobody's. */
 export function giveTo(path, { uid, gid, isSystem }) {
   if (!isSystem) return;
   const give = (at) => {
-    const { uid: owner } = lstatSync(at);
-    if (owner !== uid) chownSync(at, uid, gid);
+    const owner = lstatSync(at, { throwIfNoEntry: false })?.uid;
+    if (owner !== undefined && owner !== uid) chownSync(at, uid, gid);
   };
   give(path);
   for (const entry of readdirSync(path, { withFileTypes: true, recursive: true })) give(join(entry.parentPath ?? entry.path, entry.name));

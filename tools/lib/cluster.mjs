@@ -116,7 +116,7 @@ export async function startCluster(wanted, { count = 3 } = {}) {
   const scripts = installCluster(directory);
   const nodes = await planNodes(directory, count, account);
   const { path: passwordFile, password } = passwordOf(directory);
-  dataFolder(nodes[0].own, account);
+  await dataFolder(nodes[0].own, account);
   for (const node of nodes.slice(1)) {
     // the first one's files, so that the others need not fetch all of them over the network at the first start
     if (!existsSync(node.data)) cpSync(nodes[0].data, node.data, { recursive: true });

@@ -1,12 +1,14 @@
 /** A private MariaDB on loopback: own account, data directory, socket, port and password; never the system's instance, never root's process. */
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { databaseAccount, giveTo, reachable } from './account.mjs';
 import { dataFolder } from './database-files.mjs';
 import { freePort, thisOrFree } from './ports.mjs';
+import { endThoseOn } from './processes.mjs';
 import { Refusal } from './say.mjs';
+import { writeWhole } from './write-whole.mjs';
 
 export const mariadbd = existsSync('/usr/sbin/mariadbd') ? '/usr/sbin/mariadbd' : 'mariadbd';
 const fast = [
@@ -37,10 +39,11 @@ export const settings = [
 export const query = (socket, admin, sql) =>
   spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${admin}`, '--batch', '--skip-column-names', '-e', sql], { encoding: 'utf8' });
 
-/** Random, kept for its owner's eyes only; made once. */
+/** Random, kept for its owner's eyes only; made once, and whole. */
 export function passwordOf(directory) {
   const path = join(directory, 'password');
-  if (!existsSync(path)) writeFileSync(path, randomBytes(24).toString('base64url'), { mode: 0o600 });
+  const kept = existsSync(path) ? readFileSync(path, 'utf8').trim() : '';
+  if (kept === '') writeWhole(path, randomBytes(24).toString('base64url'), 0o600);
   return { path, password: readFileSync(path, 'utf8').trim() };
 }
 
@@ -52,15 +55,6 @@ export const grants = (password) => `
   CREATE USER IF NOT EXISTS 'gambito'@'127.0.0.1';
   ALTER USER 'gambito'@'127.0.0.1' IDENTIFIED BY '${password}';
   GRANT ALL ON \`gambito%\`.* TO 'gambito'@'127.0.0.1';`;
-
-/** A database left behind by a start that was killed still holds the files: it is ours, by its pid file and its data directory, and is stopped in good order first. */
-async function stopLeftBehind(pidFile, data) {
-  const pid = existsSync(pidFile) ? Number(readFileSync(pidFile, 'utf8')) : NaN;
-  const isOurs = () => existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`--datadir=${data}\0`);
-  if (!Number.isInteger(pid) || !isOurs()) return;
-  process.kill(pid, 'SIGTERM');
-  for (let waited = 0; waited < 30_000 && isOurs(); waited += 100) await new Promise((resolve) => setTimeout(resolve, 100));
-}
 
 /** What the database said when it would not start, as a sentence with what to do. */
 function whyNot(data, log) {
@@ -85,21 +79,23 @@ async function untilItAnswers(server, socket, admin, data, log) {
 /**
  * The place of a database: its folder, account, socket, port and password. Nothing runs yet.
  * @param options.throwAway speed before safety, for tests only
+ * @param options.isAnew a database whose files are gone is replaced by an empty one
  */
-export async function placeDatabase(wanted, { throwAway = false } = {}) {
+export async function placeDatabase(wanted, { throwAway = false, isAnew = false } = {}) {
   const account = databaseAccount();
   mkdirSync(wanted, { recursive: true });
   const directory = reachable(wanted, account);
+  const { data, isNew } = await dataFolder(directory, account, { isAnew });
+  // a database left behind by a start that was killed still holds the files: it is stopped in good order first
+  if (!(await endThoseOn(data, 'SIGTERM', 30_000))) throw new Refusal(`Another database still works on ${data} and does not end; stop it and start again.`);
   const run = join(directory, 'run');
   mkdirSync(run, { recursive: true });
   giveTo(run, account);
-  const data = dataFolder(directory, account);
   // a socket path longer than 107 characters is refused by the system
   const socket = join(run.length > 80 ? '/tmp' : run, `gambito-${process.pid}.sock`);
   const pidFile = join(run, 'mariadb.pid');
-  await stopLeftBehind(pidFile, data);
   const { path: passwordFile, password } = passwordOf(directory);
-  return { account, directory, data, socket, pidFile, passwordFile, password, port: await freePort(), throwAway };
+  return { account, directory, data, isNew, socket, pidFile, passwordFile, password, port: await freePort(), throwAway };
 }
 
 /** @returns the process of the database, once it answers and its accounts are as they should be */
@@ -107,7 +103,7 @@ export async function runDatabase(place) {
   const { account, directory, data, socket, pidFile, password, throwAway } = place;
   place.port = await thisOrFree(place.port);
   // a backup asks here where the database is
-  writeFileSync(join(directory, 'database.json'), JSON.stringify({ port: place.port }));
+  writeWhole(join(directory, 'database.json'), JSON.stringify({ port: place.port }));
   const server = spawn(
     mariadbd,
     [

@@ -1,6 +1,7 @@
 /**
  * A database whose disk is full does not refuse: it ends. So it never comes to that: a ballast is kept beside it, and when the disk is nearly full the ballast is let go, which gives the database
  * room to finish what it does, and it takes no more writing until there is room again.
+ * A folder that is moved away while its database runs is seen here too.
  */
 import { closeSync, existsSync, fsyncSync, openSync, rmSync, statfsSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
@@ -31,8 +32,11 @@ function takeIn(path) {
   }
 }
 
-/** @returns a function that ends the watch */
-export function watchDisk({ directory, socket, account }) {
+/**
+ * @param onGone called once when the files are no longer where they were
+ * @returns a function that ends the watch
+ */
+export function watchDisk({ directory, data, socket, account }, onGone) {
   const ballast = join(directory, 'ballast');
   let stopped = null;
   let toldAt = 0;
@@ -54,6 +58,10 @@ export function watchDisk({ directory, socket, account }) {
     if (stopped === true && Date.now() - toldAt > tellAgain) setReadOnly(true);
     if (stopped === false && free > enough && !existsSync(ballast)) takeIn(ballast);
   };
-  const timer = setInterval(look, everyMilliseconds);
+  const timer = setInterval(() => {
+    if (existsSync(data)) return look();
+    clearInterval(timer);
+    onGone();
+  }, everyMilliseconds);
   return () => clearInterval(timer);
 }

@@ -4,11 +4,13 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { passwordOf } from '../lib/database.mjs';
 import { dataFolder } from '../lib/database-files.mjs';
+import { watchDisk } from '../lib/disk-watch.mjs';
 import { ownerOf, takeLock } from '../lib/lock.mjs';
 import { cameBetween, minutesOf, nightlyFile } from '../lib/nightly.mjs';
 import { keepAlive } from '../lib/supervise.mjs';
-import { Refusal } from '../lib/say.mjs';
+import { Refusal, orRefuse } from '../lib/say.mjs';
 import { root } from '../lib/root.mjs';
 
 const made = [];
@@ -64,24 +66,88 @@ describe('one clone, one lock', () => {
 });
 
 describe('the files of the database', () => {
-  test('files without the folder every database has are left alone, and it is said what to do', () => {
+  const refused = async (...asked) => {
+    try {
+      await dataFolder(...asked);
+    } catch (error) {
+      return error instanceof Refusal ? error.message : `no refusal: ${error}`;
+    }
+    return null;
+  };
+  const noted = () => join(folder(), 'places.json');
+  test('files without the folder every database has are left alone, and it is said what to do', async () => {
     const path = folder();
     mkdirSync(join(path, 'mariadb/gambito_own'), { recursive: true });
     writeFileSync(join(path, 'mariadb/ibdata1'), 'years of other people’s work');
-    expect(refusal(() => dataFolder(path, me))).toMatch(/holds files, but not the folder “mysql”.*Nothing was touched.*npm run restore/);
+    expect(await refused(path, me)).toMatch(/holds files, but not the folder “mysql”.*Nothing was touched.*npm run restore/);
+    expect(await refused(path, me, { isAnew: true })).toMatch(/holds files/);
     expect(readFileSync(join(path, 'mariadb/ibdata1'), 'utf8')).toBe('years of other people’s work');
   });
-  test('a folder that is in the way and is not ours stays', () => {
+  test('what a killed start was laying goes, with whoever still works on it; nothing else does', async () => {
     const path = folder();
-    mkdirSync(join(path, 'mariadb.unfinished'));
-    writeFileSync(join(path, 'mariadb.unfinished/letter'), 'mine');
-    expect(refusal(() => dataFolder(path, me))).toMatch(/was not made by Gambito/);
-    expect(existsSync(join(path, 'mariadb.unfinished/letter'))).toBe(true);
+    const half = join(path, 'mariadb.laying-77');
+    mkdirSync(join(half, 'mysql'), { recursive: true });
+    mkdirSync(join(path, 'mariadb/mysql'), { recursive: true });
+    mkdirSync(join(path, 'mariadb.laying-of-the-keel'));
+    const still = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)', `--datadir=${half}`]);
+    const ended = new Promise((resolve) => still.once('exit', (code, signal) => resolve(signal)));
+    await dataFolder(path, me, { places: noted() });
+    expect(await ended).toBe('SIGKILL');
+    expect(readdirSync(path).sort()).toEqual(['mariadb', 'mariadb.laying-of-the-keel']);
   });
-  test('one that is there is taken as it is', () => {
+  test('a database that was there once is not replaced without a word', async () => {
     const path = folder();
     mkdirSync(join(path, 'mariadb/mysql'), { recursive: true });
-    expect(dataFolder(path, me)).toBe(join(path, 'mariadb'));
+    const places = noted();
+    expect(await dataFolder(path, me, { places })).toEqual({ data: join(path, 'mariadb'), isNew: false });
+    rmSync(path, { recursive: true });
+    mkdirSync(path);
+    expect(await refused(path, me, { places })).toMatch(/files are gone: .*Nothing was made in its place.*--anew/);
+    expect(readdirSync(path)).toEqual([]);
+  });
+  test('nor where only its folder is gone; a password cut short is made anew', async () => {
+    const path = folder();
+    writeFileSync(join(path, 'password'), '');
+    expect(await refused(path, me, { places: noted() })).toMatch(/files are gone/);
+    const { password } = passwordOf(path);
+    expect(password).toHaveLength(32);
+    expect(passwordOf(path).password).toBe(password);
+  });
+});
+
+describe('a data folder that cannot be used', () => {
+  const start = (data) => spawnSync(process.execPath, [join(root, 'tools/start.mjs'), '--data', data], { encoding: 'utf8' });
+  test('a file where a folder was expected is a sentence', () => {
+    const path = join(folder(), 'letter');
+    writeFileSync(path, 'mine');
+    expect(start(path)).toMatchObject({ status: 1, stderr: expect.stringMatching(/is a file, or lies below one, where a folder was expected.*--data DIRECTORY\.\n$/) });
+    expect(readFileSync(path, 'utf8')).toBe('mine');
+  });
+  test('a disk that takes no writing is one too', async () => {
+    const said = [];
+    const write = process.stderr.write;
+    process.stderr.write = (text) => said.push(text);
+    try {
+      await orRefuse(() => Promise.reject(Object.assign(new Error('EROFS: read-only file system'), { code: 'EROFS', path: '/mnt/lamp' })));
+    } finally {
+      process.stderr.write = write;
+      process.exitCode = 0;
+    }
+    expect(said).toEqual(['/mnt/lamp lies on a disk that takes no writing. Make it writable, or choose another folder: --data DIRECTORY.\n']);
+  });
+  test('files that are moved away while the database runs are seen', async () => {
+    const path = folder();
+    const data = join(path, 'mariadb');
+    mkdirSync(data);
+    let gone = 0;
+    const end = watchDisk({ directory: path, data, socket: join(path, 'none.sock'), account: me }, () => gone++);
+    try {
+      rmSync(data, { recursive: true });
+      expect(await until(() => gone > 0)).toBe(true);
+    } finally {
+      end();
+    }
+    expect(gone).toBe(1);
   });
 });
 

@@ -1,6 +1,7 @@
 /** Two servers on one database: the same boards to the byte, jobs done once, tries counted together; what was read is read anew when something changes. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { seededRandom } from '@gambito/core';
+import { jobStore } from '../src/jobs/store';
 import { addAthlete, addWorkout, databaseNamed, finished, openInstance, sendTo, until, type Desk, type Instance } from './instance';
 
 let lamp: Instance;
@@ -103,6 +104,34 @@ test('a job that both might do is done once', async () => {
   expect((await atPier('GET', `/jobs/${job.id}`)).json).toMatchObject({ finished: true, done: many.length, failed: [] });
   const { sends } = (await atPier('GET', `/workouts/${workouts[0]}/sends`)).json as { sends: { athleteId: number }[] };
   expect(sends.map(({ athleteId }) => athleteId).sort()).toEqual([...many].sort());
+});
+
+test('five presses of the same button, at two servers, are one job; the next press is another one', async () => {
+  const send = (press: string) => (at: Desk) => at('POST', `/workouts/${workouts[0]}/send-jobs`, { athleteIds: people, press });
+  const answers = await Promise.all([atLamp, atPier, atLamp, atPier, atLamp].map(send('the first press')));
+  const ids = new Set(answers.map(({ status, json }) => `${status} ${json.id}`));
+  expect([...ids]).toEqual([expect.stringMatching(/^202 \d+$/)]);
+  const next = (await send('the second press')(atPier)).json.id as number;
+  expect(ids).not.toContain(`202 ${next}`);
+  await Promise.all([answers[0]!.json.id as number, next].map((id) => finished(atPier, id)));
+});
+
+test('what a server that died was doing is free after five seconds; what a living one does is held', async () => {
+  const jobs = jobStore(lamp.database);
+  const { jobItems } = lamp.database.models;
+  const jobId = await jobs.start(coach, { workoutId: workouts[0]!, text: texts[0]! }, [people[0]!], null);
+  const item = { jobId, coachId: coach, athleteId: people[0]!, task: { workoutId: workouts[0]!, text: texts[0]! } };
+  const left = async (): Promise<number> => {
+    const row = await jobItems.findOne({ where: { jobId } });
+    return row!.leasedUntil!.getTime() - Date.now();
+  };
+  await jobItems.update({ leasedBy: 'gone', leasedUntil: new Date(Date.now() + 1_000) }, { where: { jobId } });
+  await jobs.hold([item], 'another');
+  expect(await left()).toBeLessThan(1_000);
+  await jobs.hold([item], 'gone');
+  expect(await left()).toBeGreaterThan(1_000);
+  expect(await left()).toBeLessThanOrEqual(6_000);
+  await jobs.cancel(coach, jobId);
 });
 
 test('a job that is cancelled does no more; what could not be computed is told by name', async () => {

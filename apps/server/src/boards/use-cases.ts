@@ -2,8 +2,10 @@
 import { isMeant, rounded, type Board, type LoggedScore, type NextTimeFor, type StoredWorkout } from '@gambito/contract';
 import { placeEntries, type BoardLabel, type LearnedConversions, type ReadEntry, type ReadResult, type ScoreField } from '@gambito/core';
 import { LRUCache } from 'lru-cache';
+import { setMaxListeners } from 'node:events';
 import { athleteInput } from '../athletes/use-cases';
 import type { Coach } from '../auth/store';
+import { whoReadsLeft } from '../platform/readers';
 import type { Services } from '../platform/services';
 import type { BoardScore } from '../readings/store';
 import { readScore } from '../readings/use-cases';
@@ -39,8 +41,12 @@ async function readScores(services: Services, workoutId: number): Promise<BoardS
   const scores = await services.readings.board(workoutId);
   const unread = scores.filter(({ read }) => read === null).slice(0, mostAwaited);
   if (unread.length === 0) return scores;
-  const reading = Promise.all(unread.map(({ scoreId }) => readScore(services, scoreId, 'soon')));
-  await Promise.race([reading, new Promise((resolve) => setTimeout(resolve, services.boardWait).unref())]);
+  // what has not begun by then is taken out, and comes in the background: nobody waits for it any more
+  const waited = AbortSignal.timeout(services.boardWait);
+  const left = AbortSignal.any([waited, whoReadsLeft()].filter((signal) => signal !== undefined));
+  setMaxListeners(0, left);
+  const reading = Promise.all(unread.map(({ scoreId }) => readScore(services, scoreId, 'soon', left)));
+  await Promise.race([reading, new Promise((resolve) => left.addEventListener('abort', resolve, { once: true }))]);
   return services.readings.board(workoutId);
 }
 

@@ -1,6 +1,7 @@
 /** Long work as rows: an item an athlete, leased by the server that does it, so that any other goes on when that one dies. */
-import { QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
+import { heldSeconds } from '../platform/leases';
 
 export interface JobProgress {
   readonly id: number;
@@ -24,12 +25,15 @@ export interface SendTask {
   readonly by?: string;
 }
 export interface JobStore {
-  start(coachId: number, task: SendTask, athleteIds: readonly number[]): Promise<number>;
+  /** @param press names one press of a button: the same one again, however often, is the same job; null where it has no name */
+  start(coachId: number, task: SendTask, athleteIds: readonly number[], press: string | null): Promise<number>;
   /** null where this coach has no such job */
   progress(coachId: number, id: number): Promise<JobProgress | null>;
   cancel(coachId: number, id: number): Promise<void>;
   /** Takes some items that nobody works on, a share of each job. */
   lease(owner: string, most: number): Promise<JobItem[]>;
+  /** Still being done. */
+  hold(items: readonly JobItem[], owner: string): Promise<void>;
   /** Done, together with what it wrote; whoever's lease ran out writes nothing. */
   finish(item: JobItem, owner: string, write: (transaction: Transaction) => Promise<void>): Promise<void>;
   /** Whoever is free does it. */
@@ -38,8 +42,8 @@ export interface JobStore {
   sweep(before: Date): Promise<void>;
 }
 
-/** s after which another server takes an item over */
-const leaseSeconds = 25;
+/** s after the last sign of life of the server that does it, after which another takes an item over */
+const leaseSeconds = heldSeconds;
 const isFree = "state = 'waiting' AND (leased_until IS NULL OR leased_until < NOW(3))";
 
 type Key = Pick<JobItem, 'jobId' | 'athleteId'>;
@@ -52,9 +56,9 @@ function select<T extends object>({ sequelize }: Database, sql: string, replacem
   return sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) });
 }
 
-function startJob({ models, transact }: Database, coachId: number, task: SendTask, athleteIds: readonly number[]): Promise<number> {
+function makeJob({ models, transact }: Database, coachId: number, task: SendTask, athleteIds: readonly number[], press: string | null): Promise<number> {
   return transact(async (transaction) => {
-    const { id } = await models.jobs.create({ coachId, kind: 'send', task, cancelledAt: null }, { transaction });
+    const { id } = await models.jobs.create({ coachId, kind: 'send', task, press, cancelledAt: null }, { transaction });
     const waiting = { jobId: id, state: 'waiting', message: null, leasedBy: null, leasedUntil: null };
     await models.jobItems.bulkCreate(
       [...new Set(athleteIds)].map((athleteId) => ({ ...waiting, athleteId })),
@@ -62,6 +66,19 @@ function startJob({ models, transact }: Database, coachId: number, task: SendTas
     );
     return id;
   });
+}
+
+async function startJob(database: Database, coachId: number, task: SendTask, athleteIds: readonly number[], press: string | null): Promise<number> {
+  const already = async (): Promise<number | null> =>
+    press === null ? null : ((await database.read(() => database.models.jobs.findOne({ where: { coachId, press }, attributes: ['id'] })))?.id ?? null);
+  try {
+    return (await already()) ?? (await makeJob(database, coachId, task, athleteIds, press));
+  } catch (error) {
+    // another press of the same was quicker: its job is this one's
+    const id = error instanceof UniqueConstraintError ? await already() : null;
+    if (id === null) throw error;
+    return id;
+  }
 }
 
 async function progressOf(database: Database, coachId: number, id: number): Promise<JobProgress | null> {
@@ -113,7 +130,7 @@ function leaseItems(database: Database, owner: string, most: number): Promise<Jo
 export function jobStore(database: Database): JobStore {
   const { sequelize, models, write, transact } = database;
   return {
-    start: (coachId, task, athleteIds) => startJob(database, coachId, task, athleteIds),
+    start: (coachId, task, athleteIds, press) => startJob(database, coachId, task, athleteIds, press),
     progress: (coachId, id) => progressOf(database, coachId, id),
     lease: (owner, most) => leaseItems(database, owner, most),
     cancel: async (coachId, id) => {
@@ -121,6 +138,12 @@ export function jobStore(database: Database): JobStore {
         const [changed] = await models.jobs.update({ cancelledAt: new Date() }, { where: { id, coachId, cancelledAt: null }, transaction });
         if (changed > 0) await models.jobItems.update({ state: 'cancelled' }, { where: { jobId: id, state: 'waiting' }, transaction });
       });
+    },
+    hold: async (items, owner) => {
+      const sql = `UPDATE job_items SET leased_until = NOW(3) + INTERVAL :leaseSeconds SECOND
+        WHERE leased_by = :owner AND state = 'waiting' AND leased_until IS NOT NULL AND job_id IN (:jobs) AND athlete_id IN (:athletes)`;
+      const [jobs, athletes] = [items.map(({ jobId }) => jobId), items.map(({ athleteId }) => athleteId)];
+      if (items.length > 0) await sequelize.query(sql, { replacements: { leaseSeconds, owner, jobs, athletes } });
     },
     finish: ({ jobId, athleteId }, owner, alsoWrite) =>
       orAgain(() =>

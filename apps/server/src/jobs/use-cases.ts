@@ -14,9 +14,10 @@ export async function findJob(services: Services, coach: Coach, id: number): Pro
   return show(progress);
 }
 
-export async function startSending(services: Services, coach: Coach, workoutId: number, athleteIds: readonly number[]): Promise<SendJob> {
+/** @param press see the store */
+export async function startSending(services: Services, coach: Coach, workoutId: number, athleteIds: readonly number[], press: string | null): Promise<SendJob> {
   const { text } = await services.workouts.find(coach.id, workoutId);
-  const id = await services.jobs.start(coach.id, { workoutId, text, by: coach.name }, athleteIds);
+  const id = await services.jobs.start(coach.id, { workoutId, text, by: coach.name }, athleteIds, press);
   services.wake();
   return findJob(services, coach, id);
 }

@@ -14,6 +14,7 @@ import * as doors from './0008-doors';
 import * as classClocks from './0009-class-clocks';
 import * as theRecord from './0010-the-record';
 import * as saidAndDue from './0011-said-and-due';
+import * as presses from './0012-presses';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -27,6 +28,7 @@ const migrations = [
   { name: '0009-class-clocks', ...classClocks },
   { name: '0010-the-record', ...theRecord },
   { name: '0011-said-and-due', ...saidAndDue },
+  { name: '0012-presses', ...presses },
 ];
 
 /** What migrating itself needs first. */

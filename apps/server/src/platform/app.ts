@@ -31,6 +31,7 @@ import type { Config } from './config';
 import type { Database } from './database';
 import { Problem, registerErrors } from './errors';
 import { registerGuards } from './guards';
+import { watchReaders } from './readers';
 
 export type App = FastifyInstance;
 export type AppConfig = Omit<Config, 'port' | 'host' | 'database' | 'watch'>;
@@ -117,6 +118,7 @@ export async function buildApp(database: Database, config: AppConfig, now: () =>
   // "not changed since" is answered shortly
   await app.register(etag);
   registerGuards(app);
+  watchReaders(app);
   await app.register(swagger, {
     openapi: { info: { title: 'Gambito', version: '0.1.0', description: 'Everything the coach’s desk and the athletes’ pages ask of the server.' } },
     transform: jsonSchemaTransform,

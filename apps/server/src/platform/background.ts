@@ -29,24 +29,15 @@ async function sweep(database: Database, { sessions, limiter, jobs, workouts, no
   await workouts.sweep(binnedSince(now()));
 }
 
-export function startBackground(database: Database, services: Services, report: (what: string) => void): Background {
+/** One kind of work, over and over, with a pause where there is none. @param turn @returns how much it took */
+function keepDoing(turn: () => Promise<number>, report: (what: string) => void): Background {
   let stopped = false;
   let waken: () => void = () => undefined;
-  let sweptAt = 0;
   let failing = '';
   const noteFailure = (what: string): void => {
     // said once, not at every turn
     if (what !== '' && what !== failing) report(what);
     failing = what;
-  };
-  const turn = async (): Promise<number> => {
-    if (Date.now() - sweptAt > sweepSeconds * 1000) {
-      sweptAt = Date.now();
-      await sweep(database, services);
-    }
-    return (
-      (await runJobs(services, atOnce)) + (await readWaiting(services, atOnce)) + (await shelveWaiting(services, atOnce)) + (await deliverDue(services, atOnce))
-    );
   };
   const loop = async (): Promise<void> => {
     while (!stopped) {
@@ -74,6 +65,25 @@ export function startBackground(database: Database, services: Services, report: 
       stopped = true;
       waken();
       await running;
+    },
+  };
+}
+
+/** Each kind has turns of its own: what is being sent does not wait for what is being read. */
+export function startBackground(database: Database, services: Services, report: (what: string) => void): Background {
+  let sweptAt = 0;
+  const clearUp = async (): Promise<number> => {
+    if (Date.now() - sweptAt > sweepSeconds * 1000) {
+      sweptAt = Date.now();
+      await sweep(database, services);
+    }
+    return (await shelveWaiting(services, atOnce)) + (await deliverDue(services, atOnce));
+  };
+  const kinds = [() => runJobs(services, atOnce), () => readWaiting(services, atOnce), clearUp].map((turn) => keepDoing(turn, report));
+  return {
+    wake: () => kinds.forEach((kind) => kind.wake()),
+    stop: async () => {
+      await Promise.all(kinds.map((kind) => kind.stop()));
     },
   };
 }

@@ -24,6 +24,7 @@ const registry = {
   wrong_origin: { status: 403, title: 'Asked from another site.' },
   too_slow: { status: 422, title: 'This takes too long to compute; make the text, the kit or the figures smaller.' },
   busy: { status: 503, title: 'Much is being computed for you already. Try again in a moment.' },
+  given_up: { status: 499, title: 'Whoever asked has left.' },
   database_away: { status: 503, title: 'The database is away. What you typed is kept; try again in a moment.' },
   in_the_way: { status: 503, title: 'Somebody else changed the same at the same moment, again and again. Nothing of yours is lost; try once more.' },
   query_slow: { status: 503, title: 'The database took too long over this. Nothing you typed is lost; try again in a moment.' },

@@ -25,7 +25,17 @@ export async function endLease({ sequelize, write }: Database, name: string, own
 }
 
 /** s a lease is held without a sign of life, and ms between two such signs: short, so that one killed keeps nobody waiting long */
-const [heldSeconds, signEvery] = [12, 3_000];
+export const [heldSeconds, signEvery] = [5, 1_000] as const;
+
+/** Runs it and gives signs of life meanwhile. @param sign makes a lease longer */
+export async function withSigns<T>(sign: () => Promise<unknown>, run: () => Promise<T>): Promise<T> {
+  const signs = setInterval(() => void sign().catch(() => undefined), signEvery);
+  try {
+    return await run();
+  } finally {
+    clearInterval(signs);
+  }
+}
 
 /** Runs it while no other server does. @throws {RangeError} where another one holds it for longer than `patience` seconds */
 export async function alone<T>(database: Database, name: string, patience: number, run: () => Promise<T>): Promise<T> {
@@ -34,11 +44,9 @@ export async function alone<T>(database: Database, name: string, patience: numbe
     if (Date.now() > until) throw new RangeError(`Another server holds “${name}” for more than ${patience} s.`);
     await new Promise((resolve) => setTimeout(resolve, 200));
   }
-  const signs = setInterval(() => void takeLease(database, name, heldSeconds).catch(() => undefined), signEvery);
   try {
-    return await run();
+    return await withSigns(() => takeLease(database, name, heldSeconds), run);
   } finally {
-    clearInterval(signs);
     await endLease(database, name);
   }
 }

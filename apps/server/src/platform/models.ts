@@ -213,7 +213,15 @@ const columns = {
     leasedUntil: maybe(),
     failures: number(),
   },
-  jobs: { id: id(), coachId: number(), kind: string(20), task: json(), cancelledAt: maybe(), createdAt: moment() },
+  jobs: {
+    id: id(),
+    coachId: number(),
+    kind: string(20),
+    task: json(),
+    press: { type: DataTypes.STRING(60), allowNull: true },
+    cancelledAt: maybe(),
+    createdAt: moment(),
+  },
   jobItems: {
     jobId: key(),
     athleteId: key(),

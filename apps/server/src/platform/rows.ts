@@ -176,6 +176,7 @@ export interface JobRow extends Row<JobRow> {
   kind: string;
   /** what every item of it needs */
   task: unknown;
+  press: string | null;
   cancelledAt: Date | null;
   createdAt: CreationOptional<Date>;
 }

@@ -3,6 +3,7 @@ import { mostResults, type FitnessResult, type ReadResult } from '@gambito/core'
 import { QueryTypes } from 'sequelize';
 import { parsed } from '../platform/parsed';
 import type { Database } from '../platform/database';
+import { heldSeconds } from '../platform/leases';
 import type { MadeReading } from '../platform/pool/tasks';
 
 /** A score with everything its reading is made of. */
@@ -40,6 +41,8 @@ export interface ReadingStore {
   unread(scoreId: number): Promise<Unread | null>;
   /** numbers of scores that wait to be read; this server has them for a while */
   lease(most: number): Promise<number[]>;
+  /** Still being read. */
+  hold(ids: readonly number[]): Promise<void>;
   /** kept only if nothing it was read of changed meanwhile */
   keep(unread: Unread, made: MadeReading, model: string): Promise<void>;
   giveUp(scoreId: number): Promise<void>;
@@ -55,8 +58,8 @@ export interface ReadingStore {
   outdateOtherModels(model: string): Promise<void>;
 }
 
-/** s another server leaves a score alone that one has begun to read */
-const leaseSeconds = 20;
+/** s another server leaves a score alone after the last sign of life of the one that reads it */
+const leaseSeconds = heldSeconds;
 /** older results tell little about conversions */
 const mostLessons = 1000;
 
@@ -76,7 +79,7 @@ const selecting =
   <T extends object>(sql: string, replacements: Record<string, unknown>): Promise<T[]> =>
     read(() => sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT }));
 
-type Queue = Pick<ReadingStore, 'unread' | 'lease' | 'keep' | 'giveUp'>;
+type Queue = Pick<ReadingStore, 'unread' | 'lease' | 'hold' | 'keep' | 'giveUp'>;
 /** What waits to be read, and what was read of it. */
 function readingQueue(database: Database): Queue {
   const { sequelize, write, transact } = database;
@@ -102,6 +105,12 @@ function readingQueue(database: Database): Queue {
           });
         return ids;
       }),
+    hold: async (ids) => {
+      if (ids.length > 0)
+        await sequelize.query('UPDATE readings SET leased_until = NOW(3) + INTERVAL :leaseSeconds SECOND WHERE score_id IN (:ids) AND leased_until IS NOT NULL', {
+          replacements: { ids, leaseSeconds },
+        });
+    },
     keep: async ({ scoreId, revision }, { read: reading, lesson, past }, model) => {
       await write(() =>
         sequelize.query(

@@ -21,13 +21,16 @@ export function sendRoutes(plain: FastifyInstance, services: Services): void {
       schema: {
         summary: 'Send versions to many athletes: a job with its progress',
         params: idParams,
-        body: z.object({ athleteIds: z.array(idValue).min(1).max(2000) }),
+        body: z.object({
+          athleteIds: z.array(idValue).min(1).max(2000),
+          press: z.string().min(8).max(60).optional().describe('a name of this press of the button: the same one again is the same job'),
+        }),
         response: { 202: sendJobSchema },
       },
     },
     async (request, reply) => {
       void reply.code(202);
-      return startSending(services, coachIn(request), request.params.id, request.body.athleteIds);
+      return startSending(services, coachIn(request), request.params.id, request.body.athleteIds, request.body.press ?? null);
     },
   );
   app.get('/jobs/:id', { schema: { summary: 'How far a job is', params: idParams, response: { 200: sendJobSchema } } }, async (request) =>

@@ -3,6 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { toast } from '../ui/toast';
 import { api, ApiError, messageOf } from '../api/client';
+import { nameOfPress } from '../api/press';
 import type { SendJob, StoredSend } from '../api/types';
 
 const pollMilliseconds = 250;
@@ -29,10 +30,12 @@ const versions = (count: number): string => `${count} ${count === 1 ? 'version i
 export function useSendJob(workoutId: number, keep: (answer: { sends: StoredSend[] }) => void) {
   const [progress, setProgress] = useState({ done: 0, of: 0 });
   const running = useRef<number | null>(null);
+  // until it has ended, however often it is pressed, it is the same sending
+  const press = useRef(nameOfPress());
   const send = useMutation({
     mutationFn: async (athleteIds: readonly number[]) => {
       setProgress({ done: 0, of: athleteIds.length });
-      let job = await api<SendJob>(`/workouts/${workoutId}/send-jobs`, { body: { athleteIds } });
+      let job = await api<SendJob>(`/workouts/${workoutId}/send-jobs`, { body: { athleteIds, press: press.current } });
       running.current = job.id;
       while (!job.finished) {
         await pause();
@@ -47,6 +50,7 @@ export function useSendJob(workoutId: number, keep: (answer: { sends: StoredSend
     onError: (failure) => toast.error(messageOf(failure)),
     onSettled: () => {
       running.current = null;
+      press.current = nameOfPress();
       setProgress({ done: 0, of: 0 });
     },
   });

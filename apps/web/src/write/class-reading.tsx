@@ -18,7 +18,7 @@ export function ClassReading({ workoutId, text, readable }: Props) {
   if (!readable || !now || now.of === 0) return null;
   const others = now.looked.filter(({ change }) => change !== 'asWritten');
   return (
-    <section aria-label="The class" className={`border-l-4 border-line pl-3 text-sm ${now.text === text ? '' : 'opacity-60'}`}>
+    <section aria-label="The class" aria-busy={now.text !== text} className={`border-l-4 border-line pl-3 text-sm ${now.text === text ? '' : 'opacity-60'}`}>
       {now.looked.length < now.of ? (
         <Progress done={now.looked.length} of={now.of} what="Looking through the class" />
       ) : (

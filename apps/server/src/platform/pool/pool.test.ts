@@ -33,11 +33,19 @@ describe('turns', () => {
     queue.add(1, 'now', 'title');
     expect(drain(queue)).toEqual(['title', 'job 1', 'job 2']);
   });
-  test('where what somebody waits for never ends, a job and the background still have their turns', () => {
+  test('where what somebody waits for never ends, what is sent, watched and in the background still have their turns', () => {
     const queue = new FairQueue<string>();
-    for (let at = 0; at < 20; at++) for (const urgency of ['now', 'soon', 'later'] as const) queue.add(1, urgency, urgency);
-    const twelve = Array.from({ length: 12 }, () => queue.next());
-    expect(['now', 'soon', 'later'].map((urgency) => twelve.filter((item) => item === urgency).length)).toEqual([8, 2, 2]);
+    const kinds = ['now', 'send', 'soon', 'later'] as const;
+    for (let at = 0; at < 20; at++) for (const urgency of kinds) queue.add(1, urgency, urgency);
+    const sixteen = Array.from({ length: 16 }, () => queue.next());
+    expect(kinds.map((urgency) => sixteen.filter((item) => item === urgency).length)).toEqual([8, 4, 2, 2]);
+  });
+  test('what nobody waits for any more is taken out, and holds nobody’s turn', () => {
+    const queue = new FairQueue<string>();
+    for (const item of ['board 1', 'board 2']) queue.add(1, 'soon', item);
+    queue.add(2, 'soon', 'other');
+    expect([queue.remove('board 1'), queue.remove('board 1'), queue.remove('board 2')]).toEqual([true, false, true]);
+    expect(drain(queue)).toEqual(['other']);
   });
   test('one coach’s hundred and first is refused, another’s first is not', () => {
     const queue = new FairQueue<number>();
@@ -108,6 +116,18 @@ describe('threads', () => {
     expect(refused).toMatchObject({ code: 'bad_score', detail: 'expected 7+12' });
     expect(await codeOf(title(pool, 'throws'))).toBe('TypeError');
     expect(await codeOf(title(pool, 'dies'))).not.toBe('fine');
+    expect(await title(pool, 'lamp')).toBe('LAMP');
+  });
+  test('whoever leaves is not computed for; what has begun is ended by nobody but its deadline', async () => {
+    const pool = open(1);
+    const held = codeOf(title(pool, 'for ever'));
+    const reader = new AbortController();
+    const left = codeOf(pool.run(1, 'title', { text: 'pier' }, 'soon', reader.signal));
+    reader.abort();
+    expect(await left).toBe('given_up');
+    expect(await codeOf(pool.run(1, 'title', { text: 'late' }, 'soon', reader.signal))).toBe('given_up');
+    await pool.expire();
+    expect(await held).toBe('too_slow');
     expect(await title(pool, 'lamp')).toBe('LAMP');
   });
   test('closing tells those who wait', async () => {

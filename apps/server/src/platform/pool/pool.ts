@@ -3,15 +3,19 @@ import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
 import { Problem, type ErrorCode } from '../errors';
+import { whoReadsLeft } from '../readers';
 import { FairQueue, type Urgency } from './fair-queue';
 import { runTask, type Answer, type Task, type TaskInput, type TaskName, type TaskOutput } from './tasks';
 
 /** ms a task may run, by who waits for it; a text that takes longer is answered with a sentence */
-const deadline: Readonly<Record<Urgency, number>> = { now: 8_000, soon: 20_000, later: 20_000 };
+const deadline: Readonly<Record<Urgency, number>> = { now: 8_000, send: 20_000, soon: 20_000, later: 20_000 };
 
 export interface Pool {
-  /** @throws {Problem} what the task refused; too_slow after its deadline; busy where this coach has too many waiting */
-  run<Name extends TaskName>(coach: number, name: Name, input: TaskInput<Name>, urgency?: Urgency): Promise<TaskOutput<Name>>;
+  /**
+   * @param left whoever waits has left: what has not begun is taken out; whoever reads over HTTP has left when the connection closed
+   * @throws {Problem} what the task refused; too_slow after its deadline; busy where this coach has too many waiting; given_up where whoever waited has left
+   */
+  run<Name extends TaskName>(coach: number, name: Name, input: TaskInput<Name>, urgency?: Urgency, left?: AbortSignal): Promise<TaskOutput<Name>>;
   close(): Promise<void>;
 }
 
@@ -66,9 +70,12 @@ export function openPool(count: number, file = fileURLToPath(new URL('./pool-wor
     }
   };
   return {
-    run: async <Name extends TaskName>(coach: number, name: Name, input: TaskInput<Name>, urgency: Urgency = 'now') => {
+    run: async <Name extends TaskName>(coach: number, name: Name, input: TaskInput<Name>, urgency: Urgency = 'now', left = whoReadsLeft()) => {
       const answer = new Promise<Answer>((settle, refuse) => {
-        if (!queue.add(coach, urgency, { task: { name, input }, urgency, settle })) refuse(new Problem('busy'));
+        const waiting: Waiting = { task: { name, input }, urgency, settle };
+        if (left?.aborted) return refuse(new Problem('given_up'));
+        if (!queue.add(coach, urgency, waiting)) return refuse(new Problem('busy'));
+        left?.addEventListener('abort', () => queue.remove(waiting) && refuse(new Problem('given_up')), { once: true });
       });
       start();
       return (await outcome(answer)) as TaskOutput<Name>;
