@@ -6,6 +6,7 @@ import { existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { startBrowserServer } from './checks/browser-server.mjs';
+import { databases } from './checks/databases.mjs';
 import { checkNode, installDebian, installDependencies } from './lib/install.mjs';
 import { root } from './lib/root.mjs';
 import { Refusal, orRefuse, say } from './lib/say.mjs';
@@ -21,24 +22,6 @@ const debian = {
   'chromium-headless-shell': 'chromium-headless-shell',
   ...(asked.at === undefined ? {} : { faketime: 'faketime' }),
 };
-/** each server test file has a database of its own, and so has the browser */
-const databases = [
-  ...['jest', 'jest_demo', 'jest_hands', 'jest_gate', 'jest_fuzz', 'jest_two', 'jest_servers', 'jest_saved', 'jest_restored', 'jest_empty', 'jest_cases'],
-  ...[
-    'jest_library',
-    'jest_moves',
-    'jest_shared',
-    'jest_doors',
-    'jest_feeds',
-    'jest_together',
-    'jest_messages',
-    'jest_record',
-    'jest_hurt',
-    'jest_safe',
-    'e2e',
-  ],
-].map((name) => `gambito_${name}`);
-
 /** What is there once everything is installed: the rest of the tools need packages. */
 const loadTools = async () => ({
   ...(await import('./lib/built.mjs')),

@@ -1,13 +1,35 @@
-/** `npm run unit -- PATTERN …`: bundles the unit tests and runs those whose path matches; without a database the server's are left out. */
-import { spawnSync } from 'node:child_process';
+/**
+ * `npm run unit -- [--database] PATTERN …`: bundles the unit tests and runs those whose path matches. `--database` starts a throw-away one for the server's, which are left out otherwise.
+ */
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { databases } from './checks/databases.mjs';
+import { startDatabase } from './lib/database.mjs';
 import { root } from './lib/root.mjs';
 import { bundleUnits } from './lib/unit-bundle.mjs';
 
-await bundleUnits();
-const run = spawnSync(join(root, 'node_modules/.bin/jest'), process.argv.slice(2), {
-  cwd: root,
-  stdio: 'inherit',
-  env: { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
-});
-process.exitCode = run.status ?? 1;
+const wanted = process.argv.slice(2).filter((each) => each !== '--database');
+
+async function run(environment) {
+  await bundleUnits();
+  const jest = spawn(join(root, 'node_modules/.bin/jest'), wanted, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...environment, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
+  });
+  process.exitCode = await new Promise((resolve) => jest.once('exit', (code) => resolve(code ?? 1)));
+}
+
+if (process.argv.includes('--database')) {
+  const folder = mkdtempSync(join(tmpdir(), 'gambito-unit-'));
+  const database = await startDatabase(folder, { throwAway: true });
+  try {
+    for (const name of databases) database.create(name);
+    await run(database.environment('gambito_jest'));
+  } finally {
+    await database.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+} else await run({});

@@ -4,6 +4,8 @@
  */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { seededRandom } from '@gambito/core';
+import { hostname } from 'node:os';
+import { Op } from 'sequelize';
 import { resetLink } from '../src/auth/resets';
 import { cases } from '../../../packages/core/test/cases';
 import { addAthlete, addWorkout, openInstance, password, sendTo, squall, until, type Desk, type Instance, type Method } from './instance';
@@ -26,13 +28,17 @@ const mine = {
   door: '',
   delivery: 0,
   proposal: 0,
+  person: 0,
   face: 'txt',
 };
 const theirs = { workout: 0, athlete: 0 };
 
 beforeAll(async () => {
   instance = await openInstance('gambito_jest_gate');
-  ({ desk: maruvel, cookie } = await instance.newCoach('maruvel@lanterns.example'));
+  const owner = await instance.newCoach('maruvel@lanterns.example');
+  ({ desk: maruvel, cookie } = owner);
+  const guest = { email: 'guest@lanterns.example', name: 'Sasquel', passwordHash: '', timeZone: 'UTC', units: 'kg', rules: {}, founder: null, deskId: owner.id };
+  mine.person = (await instance.database.models.coaches.create(guest)).id;
   ({ desk: other } = await instance.newCoach('other@lanterns.example'));
   mine.workout = await addWorkout(maruvel);
   mine.athlete = await addAthlete(maruvel, 'Tabrik');
@@ -77,6 +83,8 @@ interface Row {
   readonly who: 'anybody' | 'coach' | 'link' | 'door';
   /** of the other coach's; leaves nothing behind where it is refused */
   readonly body?: () => unknown;
+  /** to another coach, where it is not 404 */
+  readonly refusal?: number;
 }
 const row = (method: Method, path: string, who: Row['who'], body?: () => unknown): Row => ({ method, path, who, ...(body ? { body } : {}) });
 const file = () => ({ file: { name: 'Mine' }, revision: 1 });
@@ -131,7 +139,10 @@ const matrix: readonly Row[] = [
   row('DELETE', '/me/sessions/:hash', 'coach'),
   row('GET', '/invitations', 'coach'),
   row('POST', '/invitations', 'coach'),
-  row('DELETE', '/invitations/:hash', 'coach'),
+  { ...row('DELETE', '/invitations/:hash', 'coach'), refusal: 403 },
+  row('GET', '/desk/people', 'coach'),
+  row('DELETE', '/desk/people/:person', 'coach'),
+  row('POST', '/desk/people/:person/owner', 'coach'),
   row('GET', '/archive', 'coach'),
   row('POST', '/archive', 'coach'),
   row('PUT', '/me', 'coach', () => ({ timeZone: 'UTC', units: 'kg' })),
@@ -200,10 +211,10 @@ describe('the matrix', () => {
   });
   test.each(matrix.filter(({ who }) => who === 'coach'))(
     '$method $path: nobody without a session, nothing of another coach',
-    async ({ method, path, body }) => {
+    async ({ method, path, body, refusal = 404 }) => {
       expect((await instance.stranger(method, filled(path), body?.())).status).toBe(401);
       expect((await instance.desk('gambito_session=made-up')(method, filled(path), body?.())).status).toBe(401);
-      if (path.includes(':')) expect((await other(method, filled(path), body?.())).status).toBe(404);
+      if (path.includes(':')) expect((await other(method, filled(path), body?.())).status).toBe(refusal);
     },
   );
   test.each(matrix.filter(({ who }) => who === 'door'))('$method $path: no other door opens it', async ({ method, path, body }) => {
@@ -255,9 +266,9 @@ describe('the matrix', () => {
   });
   test('the calendar leads to the address the instance was given, whatever the request calls itself', async () => {
     const given = await openInstance('gambito_jest_gate', { address: 'https://lanterns.example' });
-    const page = await given.app.inject({ url: `/api/a/${mine.token}/calendar.ics`, headers: { host: 'elsewhere.example' } });
+    const page = await given.app.inject({ url: `/api/a/${mine.token}/calendar.ics`, headers: { host: '10.1.2.3:4780' } });
     expect(page.body.replace(/\r\n\s/g, '')).toContain(`https://lanterns.example/a/${mine.token}`);
-    expect(page.body).not.toContain('elsewhere');
+    expect(page.body).not.toContain('10.1.2.3');
     await given.close();
   });
 });
@@ -329,6 +340,40 @@ describe('sessions and tries', () => {
     for (let at = 0; at < 12; at++) answers.push(await tries('tried@lanterns.example'));
     expect(answers).toEqual([...Array<number>(10).fill(401), 429, 429]);
     expect(await tries('untried@lanterns.example')).toBe(401);
+  });
+  test('who guesses elsewhere does not lock a browser out that signed in before; its own tries are counted too', async () => {
+    const email = 'known@lanterns.example';
+    await instance.newCoach(email);
+    const from = async (cookie: string, tried: string): Promise<number> =>
+      (await instance.app.inject({ method: 'POST', url: '/api/login', payload: { email, password: tried }, headers: cookie ? { cookie } : {} })).statusCode;
+    const first = await instance.app.inject({ method: 'POST', url: '/api/login', payload: { email, password } });
+    const known = first.cookies.find(({ name }) => name === 'gambito_browser')!;
+    expect(known).toMatchObject({ httpOnly: true, sameSite: 'Strict' });
+    for (let at = 0; at < 12; at++) await from('', 'no');
+    expect([await from('', password), await from(`gambito_browser=${known.value}`, password)]).toEqual([429, 200]);
+    const own = [];
+    for (let at = 0; at < 11; at++) own.push(await from(`gambito_browser=${known.value}`, 'no'));
+    expect(own.at(-1)).toBe(429);
+    // known for its person, and for nobody else
+    const other = await instance.app.inject({ method: 'POST', url: '/api/login', payload: { email: 'tried@lanterns.example', password }, headers: { cookie: `gambito_browser=${known.value}` } });
+    expect(other.statusCode).toBe(429);
+  });
+  test('an address that is nobody’s writes no row of its own, however many there are', async () => {
+    const tallies = () => instance.database.models.tallies.count({ where: { name: { [Op.like]: '%address%' } } });
+    const proxied = await openInstance('gambito_jest_gate', { proxies: ['127.0.0.1'] });
+    for (let at = 0; at < 30; at++)
+      await proxied.app.inject({ method: 'POST', url: '/api/forgotten', payload: { email: 'nobody@lanterns.example' }, headers: { 'x-forwarded-for': `10.0.0.${at}` } });
+    expect(await tallies()).toBe(0);
+    await proxied.close();
+  });
+  test('a name that anybody can point here is refused, with what to do; numbers, this machine and the address that was given are not', async () => {
+    const given = await openInstance('gambito_jest_gate', { address: 'https://lanterns.example' });
+    const asked = async (host: string): Promise<number> => (await given.app.inject({ url: '/api/health', headers: { host } })).statusCode;
+    expect(await Promise.all(['localhost:4780', '127.0.0.1', '[::1]:4780', '192.168.1.7:80', `${hostname()}:4780`, 'lanterns.example'].map(asked))).toEqual(Array(6).fill(200));
+    expect(await asked('elsewhere.example:4780')).toBe(421);
+    const { detail } = (await given.app.inject({ url: '/api/me', headers: { host: 'elsewhere.example' } })).json<{ detail: string }>();
+    expect(detail).toBe('“elsewhere.example” is not known here. Whoever keeps Gambito names it: GAMBITO_ADDRESS=https://elsewhere.example');
+    await given.close();
   });
   test('of six set-ups at once one makes a coach', async () => {
     lobby = await openInstance('gambito_jest_fuzz');

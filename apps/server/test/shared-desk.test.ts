@@ -77,6 +77,33 @@ describe('a shared desk', () => {
     expect(await sessions(owner)).not.toContain(mine);
     expect((await owner('DELETE', `/me/sessions/${mine}`)).status).toBe(404);
   });
+  test('has invitations that only its founder sees and withdraws', async () => {
+    const { token } = (await owner('POST', '/invitations', { shared: true })).json;
+    const [{ id }] = (await owner('GET', '/invitations')).json.invitations;
+    expect((await guest('GET', '/invitations')).json.invitations).toEqual([]);
+    expect((await guest('DELETE', `/invitations/${id}`)).status).toBe(403);
+    expect((await instance.stranger('GET', `/join/${token}`)).json).toEqual({ open: true });
+    expect((await owner('DELETE', `/invitations/${id}`)).status).toBe(200);
+  });
+  test('is handed over and back: the same things on it, each with their own password, both signed in', async () => {
+    const people = async (desk: Desk): Promise<[string, boolean, boolean][]> =>
+      (await desk('GET', '/desk/people')).json.people.map(({ name, owner: owns, you }: { name: string; owner: boolean; you: boolean }) => [name, owns, you]);
+    const idOf = async (desk: Desk, name: string): Promise<number> =>
+      (await desk('GET', '/desk/people')).json.people.find((each: { name: string }) => each.name === name).id as number;
+    expect(await people(guest)).toEqual([
+      ['Maruvel', true, false],
+      ['Sasquel', false, true],
+    ]);
+    expect((await guest('POST', `/desk/people/${await idOf(guest, 'Sasquel')}/owner`)).status).toBe(403);
+    const before = (await owner('GET', '/athletes')).json;
+    expect((await owner('POST', `/desk/people/${await idOf(owner, 'Sasquel')}/owner`)).status).toBe(200);
+    expect((await guest('GET', '/me')).json.coach).toMatchObject({ name: 'Sasquel', guestOf: null, founder: false });
+    expect((await owner('GET', '/me')).json.coach).toMatchObject({ name: 'Maruvel', guestOf: 'Sasquel', founder: true });
+    expect([(await owner('GET', '/athletes')).json, (await guest('GET', '/athletes')).json]).toEqual([before, before]);
+    expect((await instance.stranger('POST', '/login', { email: 'sasquel@lanterns.example', password: 'yet another lantern' })).json.coach.guestOf).toBeNull();
+    expect((await guest('POST', `/desk/people/${await idOf(guest, 'Maruvel')}/owner`)).status).toBe(200);
+    expect((await owner('GET', '/me')).json.coach).toMatchObject({ name: 'Maruvel', guestOf: null });
+  });
   test('is not what an ordinary invitation opens', async () => {
     const { token } = (await owner('POST', '/invitations', {})).json;
     const joined = await instance.stranger('POST', `/join/${token}`, {
@@ -87,5 +114,18 @@ describe('a shared desk', () => {
     });
     expect(joined.json.coach).toMatchObject({ guestOf: null });
     expect((await instance.desk(cookieOf(joined.headers))('GET', '/athletes')).json.athletes).toEqual([]);
+  });
+  test('is left by a guest whom its owner removes: signed out, with an empty desk of their own; what they did stays', async () => {
+    const { people } = (await owner('GET', '/desk/people')).json as { people: { id: number; name: string }[] };
+    const sasquel = people.find(({ name }) => name === 'Sasquel')!.id;
+    expect((await guest('DELETE', `/desk/people/${people[0]!.id}`)).status).toBe(403);
+    expect((await owner('DELETE', `/desk/people/${people[0]!.id}`)).status).toBe(404);
+    const before = (await owner('GET', '/athletes')).json;
+    expect((await owner('DELETE', `/desk/people/${sasquel}`)).json.people).toHaveLength(1);
+    expect((await guest('GET', '/athletes')).status).toBe(401);
+    const again = await instance.stranger('POST', '/login', { email: 'sasquel@lanterns.example', password: 'yet another lantern' });
+    expect(again.json.coach).toMatchObject({ name: 'Sasquel', guestOf: null });
+    expect((await instance.desk(cookieOf(again.headers))('GET', '/athletes')).json.athletes).toEqual([]);
+    expect((await owner('GET', '/athletes')).json).toEqual(before);
   });
 });

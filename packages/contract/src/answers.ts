@@ -43,6 +43,10 @@ export type Me = z.infer<typeof meSchema>;
 export const sessionSchema = z.object({ id: z.string(), device: z.string(), since: z.string(), here: z.boolean() });
 export type SignedInDevice = z.infer<typeof sessionSchema>;
 
+/** somebody who works at a desk */
+export const deskPersonSchema = z.object({ id: z.number(), name: z.string(), email: z.string(), owner: z.boolean(), you: z.boolean() });
+export type DeskPerson = z.infer<typeof deskPersonSchema>;
+
 /** what a past result says for the next version of its athlete */
 export const readPastSchema = z.object({
   fitness: z.object({ log: z.number(), spread: z.number() }).nullable(),

@@ -1,10 +1,12 @@
-import { forgottenSchema, logBySchema, meSchema, newCoachSchema, newPasswordSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
+import { deskPersonSchema, forgottenSchema, logBySchema, meSchema, newCoachSchema, newPasswordSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
-import { coachIn, coachOf, coachScope, dropSession, keepSession, sessionOf } from '../platform/scopes';
+import { browserOf, coachIn, coachOf, coachScope, dropSession, keepBrowser, keepSession, sessionOf } from '../platform/scopes';
 import type { Services } from '../platform/services';
-import { tokenParams } from '../platform/shapes';
+import { idParams, tokenParams } from '../platform/shapes';
 import { typed, type TypedApp } from '../platform/typed';
+import { Problem } from '../platform/errors';
+import { handOver, listPeople, removePerson } from './desk-people';
 import type { Coach } from './store';
 import { tokenHash } from './token';
 import { changePassword, changeSettings, demoSignIn, forgotten, invite, join, resetPassword, setUp, signIn, type SignedIn, type Visitor } from './use-cases';
@@ -40,12 +42,13 @@ async function show(services: Services, coach: Coach | null): Promise<Me> {
     },
   };
 }
-const visitor = ({ ip, headers }: FastifyRequest): Visitor => ({ address: ip, device: headers['user-agent'] ?? '' });
+const visitor = (request: FastifyRequest): Visitor => ({ address: request.ip, device: request.headers['user-agent'] ?? '', browser: browserOf(request) });
 
 export function authRoutes(plain: FastifyInstance, services: Services): void {
   const app = typed(plain);
-  const welcome = async ({ coach, token }: SignedIn, reply: FastifyReply): Promise<Me> => {
+  const welcome = async ({ coach, token, browser }: SignedIn, reply: FastifyReply): Promise<Me> => {
     keepSession(reply, token, services.https);
+    if (browser !== null) keepBrowser(reply, browser, services.https);
     return show(services, coach);
   };
   app.get('/me', { schema: { summary: 'Who is signed in', response: { 200: meSchema } } }, async (request) => show(services, await coachOf(request, services)));
@@ -127,6 +130,7 @@ export function accountRoutes(plain: FastifyInstance, services: Services): void 
     },
   );
   sessionRoutes(app, services);
+  deskPeopleRoutes(app, services);
   invitationRoutes(app, services);
 }
 
@@ -146,6 +150,22 @@ function sessionRoutes(app: TypedApp, { sessions, now }: Services): void {
   });
 }
 
+/** Who works at this desk. */
+function deskPeopleRoutes(app: TypedApp, services: Services): void {
+  const answer = { 200: z.object({ people: z.array(deskPersonSchema) }) };
+  app.get('/desk/people', { schema: { summary: 'Who works at this desk', response: answer } }, async (request) => ({
+    people: await listPeople(services, coachIn(request)),
+  }));
+  app.delete(
+    '/desk/people/:id',
+    { schema: { summary: 'Somebody works at this desk no more: a guest, or oneself as a guest', params: idParams, response: answer } },
+    async (request) => ({ people: await removePerson(services, coachIn(request), request.params.id) }),
+  );
+  app.post('/desk/people/:id/owner', { schema: { summary: 'Hand the desk over to a guest', params: idParams, response: answer } }, async (request) => ({
+    people: await handOver(services, coachIn(request), request.params.id),
+  }));
+}
+
 function invitationRoutes(app: TypedApp, services: Services): void {
   const { invitations, now } = services;
   const one = z.object({ id: z.string(), expiresAt: z.string(), shared: z.boolean() });
@@ -153,7 +173,7 @@ function invitationRoutes(app: TypedApp, services: Services): void {
     '/invitations',
     { schema: { summary: 'Open invitations of other coaches', response: { 200: z.object({ invitations: z.array(one) }) } } },
     async (request) => ({
-      invitations: (await invitations.list(coachIn(request).id, now())).map(({ expiresAt, ...open }) => ({ ...open, expiresAt: expiresAt.toISOString() })),
+      invitations: (coachIn(request).founder ? await invitations.list(coachIn(request).id, now()) : []).map(({ expiresAt, ...open }) => ({ ...open, expiresAt: expiresAt.toISOString() })),
     }),
   );
   app.post(
@@ -171,6 +191,7 @@ function invitationRoutes(app: TypedApp, services: Services): void {
     },
   );
   app.delete('/invitations/:id', { schema: { summary: 'Withdraw an invitation', params: hashParams } }, async (request) => {
+    if (!coachIn(request).founder) throw new Problem('not_founder');
     await invitations.withdraw(coachIn(request).id, request.params.id);
     return { done: true };
   });

@@ -175,9 +175,23 @@ export function sessionStore(database: Database): SessionStore {
       await models.sessions.destroy({ where: { expiresAt: { [Op.lt]: now } } });
       await models.invitations.destroy({ where: { expiresAt: { [Op.lt]: now } } });
       await models.resets.destroy({ where: { expiresAt: { [Op.lt]: now } } });
+      await models.browsers.destroy({ where: { expiresAt: { [Op.lt]: now } } });
     },
   };
 }
+
+/** Browsers a person has signed in with. */
+export interface BrowserStore {
+  know(personId: number, tokenHash: string, expiresAt: Date): Promise<void>;
+  isKnown(personId: number, tokenHash: string, now: Date): Promise<boolean>;
+}
+
+export const browserStore = ({ models, read, write }: Database): BrowserStore => ({
+  know: async (coachId, tokenHash, expiresAt) => {
+    await write(() => models.browsers.upsert({ tokenHash, coachId, expiresAt }));
+  },
+  isKnown: async (coachId, tokenHash, now) => (await read(() => models.browsers.count({ where: { coachId, tokenHash, expiresAt: { [Op.gt]: now } } }))) > 0,
+});
 
 export interface Invitation {
   readonly id: string;

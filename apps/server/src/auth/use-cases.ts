@@ -1,6 +1,6 @@
 /** Signing in and out, setting up, and changing what is one's own. */
 import { hash, verify } from '@node-rs/argon2';
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { demoEmail } from '../demo/demo-coach';
 import { Problem } from '../platform/errors';
 import { isDuplicate } from '../platform/trouble';
@@ -11,7 +11,10 @@ import { newToken, tokenHash } from './token';
 
 /** ms */
 export const sessionLength = 14 * 24 * 3600 * 1000;
+export const browserLength = 180 * 24 * 3600 * 1000;
 const signInByAccount: Limit = { name: 'sign-in account', most: 10, seconds: 300 };
+const signInByBrowser: Limit = { name: 'sign-in browser', most: 10, seconds: 300 };
+const ownPassword: Limit = { name: 'own password', most: 10, seconds: 300 };
 const signInByAddress: Limit = { name: 'sign-in address', most: 60, seconds: 300 };
 const setUpByAddress: Limit = { name: 'set-up', most: 10, seconds: 60 };
 /** verified against when the e-mail is unknown, so that the answer takes as long */
@@ -21,37 +24,59 @@ export interface SignedIn {
   readonly coach: Coach;
   /** for the cookie; nothing keeps it here */
   readonly token: string;
+  /** by which this browser is known from now on; null: it is known already */
+  readonly browser: string | null;
 }
 
 /** What a browser calls itself; nothing hangs on it. */
 export interface Visitor {
   readonly address: string;
   readonly device: string;
+  /** by which it is known here; blank: it is not */
+  readonly browser: string;
 }
 
-async function openSession({ sessions, now }: Services, coach: Coach, device: string): Promise<SignedIn> {
-  const token = randomBytes(32).toString('base64url');
+const newSecret = (): string => randomBytes(32).toString('base64url');
+
+/** @param browser by which it is known for this person; null: it is not */
+async function openSession({ sessions, browsers, now }: Services, coach: Coach, device: string, browser: string | null = null): Promise<SignedIn> {
+  const token = newSecret();
   await sessions.open(tokenHash(token), coach.personId, new Date(now().getTime() + sessionLength), device);
-  return { coach, token };
+  if (browser !== null) return { coach, token, browser: null };
+  const known = newSecret();
+  await browsers.know(coach.personId, tokenHash(known), new Date(now().getTime() + browserLength));
+  return { coach, token, browser: known };
 }
 
-/** @throws {Problem} wrong_password; too_many for this account or this address */
-export async function signIn(services: Services, email: string, password: string, { address, device }: Visitor): Promise<SignedIn> {
+/** names under which the tries at accounts nobody has are counted: together on all servers, and never more rows than these */
+const strangers = 1024;
+const strangerOf = (account: string): string => `nobody ${createHash('sha256').update(account).digest().readUInt32BE() % strangers}`;
+
+/** A browser that signed in before has tries of its own: whoever guesses elsewhere does not lock its owner out. @throws {Problem} too_many */
+async function spendTry({ limiter, now }: Services, account: string, coach: Coach | null, known: string | null, address: string): Promise<void> {
+  if (known !== null) return limiter.spend(signInByBrowser, tokenHash(known), now());
+  limiter.spendHere(signInByAddress, address, now());
+  return limiter.spend(signInByAccount, coach ? account : strangerOf(account), now());
+}
+
+/** @throws {Problem} wrong_password; too_many for this browser, account or address */
+export async function signIn(services: Services, email: string, password: string, { address, device, browser }: Visitor): Promise<SignedIn> {
   const account = email.trim().toLowerCase();
-  await services.limiter.spend(signInByAddress, address, services.now());
-  await services.limiter.spend(signInByAccount, account, services.now());
   const coach = await services.coaches.byEmail(account);
+  const known = coach && browser !== '' && (await services.browsers.isKnown(coach.personId, tokenHash(browser), services.now())) ? browser : null;
+  await spendTry(services, account, coach, known, address);
   const kept = coach && (await services.coaches.passwordHash(coach.personId));
   const fine = await verify(kept ?? nobody, password).catch(() => false);
   if (!coach || !fine) throw new Problem('wrong_password');
-  return openSession(services, coach, device);
+  return openSession(services, coach, device, known);
 }
 
 /** @throws {Problem} no_demo */
 export async function demoSignIn(services: Services, { device }: Visitor): Promise<SignedIn> {
   const coach = services.demo ? await services.coaches.byEmail(demoEmail) : null;
   if (!coach) throw new Problem('no_demo');
-  return openSession(services, coach, device);
+  // there is no password to be locked out of
+  return openSession(services, coach, device, '');
 }
 
 /** The first coach of a fresh database; of several at once one is made. @throws {Problem} already_set_up */
@@ -60,7 +85,7 @@ export async function setUp(
   { password, ...coach }: Omit<NewCoach, 'passwordHash'> & { password: string },
   { address, device }: Visitor,
 ): Promise<SignedIn> {
-  await services.limiter.spend(setUpByAddress, address, services.now());
+  services.limiter.spendHere(setUpByAddress, address, services.now());
   if ((await services.coaches.count()) > 0) throw new Problem('already_set_up');
   const passwordHash = await hash(password);
   const made = await services.coaches.createFounder({ ...coach, email: coach.email.toLowerCase(), passwordHash }).catch((error: unknown) => {
@@ -82,7 +107,7 @@ export async function changeSettings(services: Services, coach: Coach, change: P
 
 /** Every other session ends. @throws {Problem} wrong_password */
 export async function changePassword(services: Services, coach: Coach, before: string, after: string, session: string): Promise<void> {
-  await services.limiter.spend(signInByAccount, coach.email, services.now());
+  await services.limiter.spend(ownPassword, coach.email, services.now());
   const kept = await services.coaches.passwordHash(coach.personId);
   if (!kept || !(await verify(kept, before).catch(() => false))) throw new Problem('wrong_password');
   await services.coaches.change(coach.personId, { passwordHash: await hash(after) });
@@ -109,7 +134,7 @@ export async function join(
   { password, ...coach }: Omit<NewCoach, 'passwordHash'> & { password: string },
   { address, device }: Visitor,
 ): Promise<SignedIn> {
-  await services.limiter.spend(joinByAddress, address, services.now());
+  services.limiter.spendHere(joinByAddress, address, services.now());
   const passwordHash = await hash(password);
   const made = await services.coaches
     .createInvited({ ...coach, email: coach.email.toLowerCase(), passwordHash }, tokenHash(token), services.now())
@@ -126,8 +151,9 @@ const forgottenByAccount: Limit = { name: 'forgotten account', most: 3, seconds:
 /** A link to a new password goes out to whoever signs in with this e-mail. Nothing tells whether anybody does, nor does the time it takes. */
 export async function forgotten(services: Services, email: string, { address: from }: Visitor): Promise<void> {
   const account = email.trim().toLowerCase();
-  await services.limiter.spend(forgottenByAddress, from, services.now());
-  await services.limiter.spend(forgottenByAccount, account, services.now());
+  services.limiter.spendHere(forgottenByAddress, from, services.now());
+  const coach = await services.coaches.byEmail(account);
+  await services.limiter.spend(forgottenByAccount, coach ? account : strangerOf(account), services.now());
   // a database that is away now is asked for another link later
   void sendReset(services, account).catch(() => undefined);
 }
@@ -146,7 +172,7 @@ async function sendReset(services: Services, account: string): Promise<void> {
 
 /** @throws {Problem} not_found where the link was used or ran out */
 export async function resetPassword(services: Services, token: string, password: string, { address, device }: Visitor): Promise<SignedIn> {
-  await services.limiter.spend(joinByAddress, address, services.now());
+  services.limiter.spendHere(joinByAddress, address, services.now());
   const personId = await services.resets.use(token, password, services.now());
   return openSession(services, (await services.coaches.byId(personId))!, device);
 }

@@ -15,6 +15,7 @@ import * as classClocks from './0009-class-clocks';
 import * as theRecord from './0010-the-record';
 import * as saidAndDue from './0011-said-and-due';
 import * as presses from './0012-presses';
+import * as browsers from './0013-browsers';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -29,6 +30,7 @@ const migrations = [
   { name: '0010-the-record', ...theRecord },
   { name: '0011-said-and-due', ...saidAndDue },
   { name: '0012-presses', ...presses },
+  { name: '0013-browsers', ...browsers },
 ];
 
 /** What migrating itself needs first. */

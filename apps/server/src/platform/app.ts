@@ -117,7 +117,7 @@ export async function buildApp(database: Database, config: AppConfig, now: () =>
   await app.register(compress, { threshold: 2048, encodings: ['br', 'gzip'] });
   // "not changed since" is answered shortly
   await app.register(etag);
-  registerGuards(app);
+  registerGuards(app, config.address);
   watchReaders(app);
   await app.register(swagger, {
     openapi: { info: { title: 'Gambito', version: '0.1.0', description: 'Everything the coach’s desk and the athletes’ pages ask of the server.' } },

@@ -2,7 +2,8 @@
 import { archiveStore } from '../archive/store';
 import { athleteStore } from '../athletes/store';
 import { resetStore } from '../auth/resets';
-import { coachStore, invitationStore, sessionStore } from '../auth/store';
+import { deskPeopleStore } from '../auth/desk-people';
+import { browserStore, coachStore, invitationStore, sessionStore } from '../auth/store';
 import { backupLog } from '../backup/log';
 import { calendarStore } from '../calendars/store';
 import { deliveryStore } from '../deliveries/store';
@@ -45,6 +46,8 @@ export function buildServices(
     limiter: limiterOn(database),
     coaches: coachStore(database),
     sessions: sessionStore(database),
+    browsers: browserStore(database),
+    deskPeople: deskPeopleStore(database),
     invitations: invitationStore(database),
     calendars: calendarStore(database),
     doors: doorStore(database),

@@ -17,6 +17,8 @@ const registry = {
   too_large: { status: 413, title: 'That is too large; texts up to 64 kB are taken.' },
   too_many: { status: 429, title: 'Too many tries. Wait a minute.' },
   not_founder: { status: 403, title: 'Whoever set Gambito up here invites other coaches.' },
+  not_owner: { status: 403, title: 'Whoever the desk belongs to decides who works at it.' },
+  wrong_host: { status: 421, title: 'Gambito was asked under a name it does not know.' },
   email_taken: { status: 409, title: 'Somebody signs in here with this e-mail already.' },
   not_empty: { status: 409, title: 'This desk has people or workouts already; an archive goes into an empty one, so that nothing is mixed up.' },
   bad_archive: { status: 422, title: 'This is no archive of a desk that can be taken.' },

@@ -1,5 +1,7 @@
 /** What holds for every request: JSON only, from our own pages, not too deep, and nothing private kept on the way. */
 import type { FastifyInstance, FastifyRequest } from 'fastify';
+import { isIP } from 'node:net';
+import { hostname as machine } from 'node:os';
 import { Readable } from 'node:stream';
 import { Problem } from './errors';
 
@@ -36,7 +38,17 @@ function wellFormed(value: unknown): unknown {
   return Object.fromEntries(Object.entries(value).map(([key, inner]) => [wellFormed(key), wellFormed(inner)]));
 }
 
-export function registerGuards(app: FastifyInstance): void {
+/** A name that anybody can point at this machine is none of ours: a page of theirs would be ours, to the browser. A number, this machine's own name and the address we were told are. */
+function refuseOtherNames({ hostname }: FastifyRequest, address: string | null): void {
+  const asked = hostname.replace(/^\[|\]$/g, '').toLowerCase();
+  const own = machine().toLowerCase();
+  const isOurs = isIP(asked) !== 0 || asked === 'localhost' || asked.endsWith('.localhost') || [own, `${own}.local`, `${own}.lan`].includes(asked);
+  if (isOurs || (address !== null && new URL(address).hostname === asked)) return;
+  throw new Problem('wrong_host', `“${asked.slice(0, 100)}” is not known here. Whoever keeps Gambito names it: GAMBITO_ADDRESS=https://${asked.slice(0, 100)}`);
+}
+
+/** @param address where people reach the instance; null: by the machine's own names */
+export function registerGuards(app: FastifyInstance, address: string | null): void {
   app.addHook('preValidation', async (request) => {
     if (!(request.body instanceof Readable) && depthOf(request.body, deepest + 1) > deepest)
       throw new Problem('invalid_input', `Nested too deep: expected at most ${deepest} levels.`);
@@ -44,6 +56,7 @@ export function registerGuards(app: FastifyInstance): void {
     if (!(request.body instanceof Readable)) request.body = wellFormed(request.body);
   });
   app.addHook('onRequest', async (request) => {
+    refuseOtherNames(request, address);
     refuseForms(request);
     refuseOtherSites(request);
   });

@@ -32,6 +32,7 @@ export interface Models {
   readonly sessions: ModelStatic<SessionRow>;
   readonly invitations: ModelStatic<InvitationRow>;
   readonly resets: ModelStatic<ResetRow>;
+  readonly browsers: ModelStatic<ResetRow>;
   readonly messages: ModelStatic<MessageRow>;
   readonly backups: ModelStatic<BackupRow>;
   readonly doors: ModelStatic<DoorRow>;
@@ -96,6 +97,7 @@ const columns = {
   },
   invitations: { tokenHash: hashed(), coachId: number(), expiresAt: moment(), shared: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 0 } },
   resets: { tokenHash: hashed(), coachId: number(), expiresAt: moment() },
+  browsers: { tokenHash: hashed(), coachId: number(), expiresAt: moment() },
   messages: { id: id(), coachId: number(), recipient: string(190), subject: string(200), body: text(), createdAt: moment() },
   backups: {
     id: id(),
@@ -246,6 +248,7 @@ export function defineModels(sequelize: Sequelize): Models {
     sessions: sequelize.define<SessionRow>('sessions', ownOf(columns.sessions)),
     invitations: sequelize.define<InvitationRow>('invitations', ownOf(columns.invitations)),
     resets: sequelize.define<ResetRow>('resets', ownOf(columns.resets)),
+    browsers: sequelize.define<ResetRow>('browsers', ownOf(columns.browsers)),
     messages: sequelize.define<MessageRow>('messages', ownOf(columns.messages)),
     backups: sequelize.define<BackupRow>('backups', ownOf(columns.backups)),
     doors: sequelize.define<DoorRow>('doors', ownOf(columns.doors)),

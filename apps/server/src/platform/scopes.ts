@@ -1,7 +1,7 @@
 /** Who may be here: the coach's scope asks for a session, the link's scope for a living link. A route inside either cannot forget it. */
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { tokenHash } from '../auth/token';
-import { sessionLength } from '../auth/use-cases';
+import { browserLength, sessionLength } from '../auth/use-cases';
 import type { Coach } from '../auth/store';
 import type { OpenLink } from '../sends/store';
 import { openLink } from '../sends/use-cases';
@@ -16,11 +16,16 @@ declare module 'fastify' {
 }
 
 export const cookieName = 'gambito_session';
+const browserCookie = 'gambito_browser';
 
 export const sessionOf = (request: FastifyRequest): string => request.cookies[cookieName] ?? '';
 
 export function keepSession(reply: FastifyReply, token: string, https: boolean): void {
   void reply.setCookie(cookieName, token, { path: '/', httpOnly: true, sameSite: 'strict', secure: https, maxAge: sessionLength / 1000 });
+}
+export const browserOf = (request: FastifyRequest): string => request.cookies[browserCookie] ?? '';
+export function keepBrowser(reply: FastifyReply, token: string, https: boolean): void {
+  void reply.setCookie(browserCookie, token, { path: '/api', httpOnly: true, sameSite: 'strict', secure: https, maxAge: browserLength / 1000 });
 }
 export const dropSession = (reply: FastifyReply): void => void reply.clearCookie(cookieName, { path: '/' });
 

@@ -2,7 +2,8 @@
 import type { ArchiveStore } from '../archive/store';
 import type { AthleteStore } from '../athletes/store';
 import type { ResetStore } from '../auth/resets';
-import type { CoachStore, InvitationStore, SessionStore } from '../auth/store';
+import type { DeskPeopleStore } from '../auth/desk-people';
+import type { BrowserStore, CoachStore, InvitationStore, SessionStore } from '../auth/store';
 import type { BackupLog } from '../backup/log';
 import type { CalendarStore } from '../calendars/store';
 import type { DeliveryStore } from '../deliveries/store';
@@ -37,6 +38,8 @@ export interface Services {
   readonly limiter: Limiter;
   readonly coaches: CoachStore;
   readonly sessions: SessionStore;
+  readonly browsers: BrowserStore;
+  readonly deskPeople: DeskPeopleStore;
   readonly invitations: InvitationStore;
   readonly calendars: CalendarStore;
   readonly doors: DoorStore;

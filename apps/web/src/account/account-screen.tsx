@@ -5,6 +5,7 @@ import { Failed, Loading } from '../ui/states';
 import { BackupsList } from './backups-list';
 import { CalendarFeed } from './calendar-feed';
 import { DeskArchive } from './desk-archive';
+import { DeskPeople } from './desk-people';
 import { Invitations } from './invitations';
 import { Messenger } from './messenger';
 import { Outbox } from './outbox';
@@ -25,6 +26,7 @@ export function AccountScreen() {
       <div className="grid gap-10 md:grid-cols-2">
         <RoomForm coach={me.coach} />
         <SessionsList />
+        <DeskPeople />
         <CalendarFeed />
         <Messenger />
         <DeskArchive />
