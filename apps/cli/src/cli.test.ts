@@ -175,3 +175,29 @@ describe('gambito', () => {
     expect(answer.err).toMatch(/a round has 10 reps here/);
   });
 });
+
+describe('what comes back of what was typed', () => {
+  const long = 'an old lamp '.repeat(20_000);
+  const people = join(directory, 'echo-people');
+  mkdirSync(people);
+  writeFileSync(join(people, 'keeper.yaml'), 'name: Keeper\n');
+  const results = (text: string): string => {
+    const path = join(directory, 'echo.csv');
+    writeFileSync(path, text);
+    return path;
+  };
+  test.each([
+    ['a quote that never closes', () => ['compare', join(samples, 'cargo.txt'), '--people', people, '--results', results(`athlete,version,score\n"Keeper,original,7+3\n${long}`)]],
+    ['a name that nobody has', () => ['compare', join(samples, 'cargo.txt'), '--people', people, '--results', results(`athlete,version,score\n${long},original,7+3\n`)]],
+    ['a score', () => ['compare', join(samples, 'cargo.txt'), '--people', people, '--results', results(`athlete,version,score\nKeeper,original,${long}\n`)]],
+    ['a movement', () => ['movements', long]],
+    ['a path', () => ['parse', `/tmp/${'x'.repeat(90_000)}`]],
+  ])('is little of %s, with its exit code', (_what, args) => {
+    for (const more of [[], ['--json']]) {
+      const answer = gambito([...args(), ...more]);
+      expect(answer.code).toBe(2);
+      expect(answer.err).toContain('…');
+      expect(answer.err.length + answer.out.length).toBeLessThan(3_000);
+    }
+  });
+});

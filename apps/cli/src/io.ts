@@ -1,12 +1,20 @@
 /** Reading input and saying what is wrong with it. JSON goes to standard output alone, messages to standard error. */
+import { withoutLongEchoes } from '@gambito/core';
 import { readFileSync } from 'node:fs';
 
 /** The input is wrong; every problem is listed. Exit 2. */
+export interface InputProblem {
+  readonly message: string;
+  readonly line?: number;
+  readonly column?: number;
+  readonly nearest?: readonly string[];
+}
 export class InputError extends Error {
-  constructor(
-    readonly problems: readonly { readonly message: string; readonly line?: number; readonly column?: number; readonly nearest?: readonly string[] }[],
-  ) {
-    super(problems.map((each) => each.message).join('\n'));
+  readonly problems: readonly InputProblem[];
+  constructor(problems: readonly InputProblem[]) {
+    const brief = problems.map((each) => ({ ...each, message: withoutLongEchoes(each.message) }));
+    super(brief.map((each) => each.message).join('\n'));
+    this.problems = brief;
   }
 }
 
@@ -56,4 +64,4 @@ process.stdout.on('error', (error: NodeJS.ErrnoException) => {
 
 export const print = (text: string): void => terminal.out(text.endsWith('\n') ? text : `${text}\n`);
 export const printJson = (value: unknown): void => print(JSON.stringify(value, null, 2));
-export const warn = (text: string): void => terminal.err(`${text}\n`);
+export const warn = (text: string): void => terminal.err(`${withoutLongEchoes(text)}\n`);

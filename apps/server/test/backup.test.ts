@@ -72,6 +72,8 @@ test.each([
   ['no archive at all', () => Buffer.from('lanterns')],
   ['without its end', (whole: Buffer) => gzipSync(gunzipSync(whole).toString('utf8').split('\n').slice(0, -2).join('\n'))],
   ['of a later version', (whole: Buffer) => gzipSync(gunzipSync(whole).toString('utf8').replace('"0001-first"', '"0001-first","9999-later"'))],
+  ['damaged in the middle', (whole: Buffer) => Buffer.concat([whole.subarray(0, whole.length / 2), Buffer.alloc(40, 7), whole.subarray(whole.length / 2 + 40)])],
+  ['of lines that are no JSON', (whole: Buffer) => gzipSync(gunzipSync(whole).toString('utf8').replaceAll('[', '{['))],
 ])('a file that is %s is refused, and nothing is written', async (_what, change) => {
   const broken = join(folder, 'broken.backup');
   writeFileSync(broken, change(readFileSync(file)));
@@ -80,4 +82,12 @@ test.each([
   await expect(restoreBackup(at('gambito_jest_empty'), broken)).rejects.toThrow(BackupRefusal);
   expect(await empty.models.coaches.count()).toBe(0);
   await empty.close();
+});
+
+test.each([
+  ['a folder', () => folder, /is a folder; a file was expected/],
+  ['nothing', () => join(folder, 'none.backup'), /none\.backup is not there/],
+])('%s instead of a file is a sentence', async (_what, path, sentence) => {
+  await expect(checkBackup(path())).rejects.toThrow(BackupRefusal);
+  await expect(checkBackup(path())).rejects.toThrow(sentence);
 });

@@ -375,6 +375,22 @@ describe('sessions and tries', () => {
     expect(detail).toBe('“elsewhere.example” is not known here. Whoever keeps Gambito names it: GAMBITO_ADDRESS=https://elsewhere.example');
     await given.close();
   });
+  test('a body that is far too large gets its answer, and the connection lives on', async () => {
+    const listening = await openInstance('gambito_jest_gate');
+    const address = await listening.app.listen({ port: 0, host: '127.0.0.1' });
+    const body = JSON.stringify({ email: 'x'.repeat(6_000_000), password: 'y' });
+    for (const url of ['/api/login', '/api/athletes/many', '/api/login']) {
+      const answer = await fetch(`${address}${url}`, { method: 'POST', body, headers: { 'content-type': 'application/json', cookie } });
+      expect([answer.status, ((await answer.json()) as { detail: string }).detail]).toEqual([413, expect.stringMatching(/^Expected at most (64|4096) kB\.$/)]);
+    }
+    await listening.close();
+  });
+  test('no more than 200 characters of what was typed come back', async () => {
+    const score = 'x'.repeat(50_000);
+    const answer = await maruvel('POST', `/workouts/${mine.workout}/scores`, { athleteId: mine.athlete, score });
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    expect(JSON.stringify(answer.json).length).toBeLessThan(1_000);
+  });
   test('of six set-ups at once one makes a coach', async () => {
     lobby = await openInstance('gambito_jest_fuzz');
     const setUps = Array.from({ length: 6 }, (_, at) =>

@@ -9,6 +9,9 @@ export type * from './workout/workout';
 export { slotsOfPart, slotsOfWorkout, itemLists, mapSlots } from './workout/walk';
 export { summarize, type WorkoutSummary, type PartSummary } from './workout/summary';
 
+// sentences about what was typed
+export { withoutLongEchoes } from './text/echo';
+
 // the catalogue
 export { movements, movementOf, isMovementId, mainPattern } from './movements/catalogue';
 export { findMovement, nearestMovements } from './movements/names';

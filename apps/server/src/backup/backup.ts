@@ -108,16 +108,31 @@ export async function writeBackup(config: Config['database'], file: string, at: 
   }
 }
 
+/** Why a file cannot even be opened; null: it can, and what is in it is the matter. */
+const unopened: Readonly<Record<string, string>> = {
+  ENOENT: 'is not there',
+  EACCES: 'may not be read by this user',
+  EISDIR: 'is a folder; a file was expected',
+  EIO: 'lies on a disk that does not answer',
+};
+const whyUnopened = (error: unknown): string | null => unopened[String((error as { code?: unknown } | null)?.code)] ?? null;
+
 async function* readLines(file: string): AsyncGenerator<unknown> {
-  const input = createReadStream(file).pipe(createGunzip());
+  const input = createGunzip();
+  // whichever fails, the reading of lines ends with it
+  createReadStream(file)
+    .once('error', (error) => input.destroy(error))
+    .pipe(input);
   const reader = createInterface({ input, crlfDelay: Infinity });
-  const failed = new Promise<never>((_resolve, reject) => input.once('error', reject));
+  let failure: unknown = null;
+  const failed = new Promise<never>((_resolve, reject) => input.once('error', (error) => reject((failure = error))));
   failed.catch(() => undefined);
   try {
     for await (const line of reader) if (line !== '') yield JSON.parse(line) as unknown;
     await Promise.race([failed, new Promise((resolve) => setImmediate(resolve))]);
-  } catch {
-    throw new BackupRefusal(`${file} cannot be read to its end: it is no backup, or was cut short.`);
+  } catch (error) {
+    const why = whyUnopened(failure ?? error);
+    throw new BackupRefusal(why === null ? `${file} cannot be read to its end: it is no backup, or was cut short.` : `${file} ${why}.`);
   }
 }
 const isHead = (value: unknown): value is Head => typeof value === 'object' && value !== null && (value as Head).gambito === 'backup';

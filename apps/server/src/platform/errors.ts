@@ -1,4 +1,5 @@
 /** The one error registry: code → status → sentence. Answers are problem details (RFC 9457). A failure that is not listed is a 500 without particulars. */
+import { withoutLongEchoes } from '@gambito/core';
 import type { FastifyError, FastifyInstance } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 import { isAway, isConflict, isFull, isSlow } from './trouble';
@@ -14,7 +15,7 @@ const registry = {
   unreadable_athlete: { status: 422, title: 'Something of this athlete must be settled first.' },
   unreadable_workout: { status: 422, title: 'The workout text cannot be read yet.' },
   invalid_input: { status: 400, title: 'Some of it cannot be taken as it is.' },
-  too_large: { status: 413, title: 'That is too large; texts up to 64 kB are taken.' },
+  too_large: { status: 413, title: 'That is too large.' },
   too_many: { status: 429, title: 'Too many tries. Wait a minute.' },
   not_founder: { status: 403, title: 'Whoever set Gambito up here invites other coaches.' },
   not_owner: { status: 403, title: 'Whoever the desk belongs to decides who works at it.' },
@@ -58,7 +59,8 @@ function databaseProblem(error: unknown): ErrorCode | null {
 }
 
 function body(code: ErrorCode, detail: string | null, extra: Readonly<Record<string, unknown>> = {}) {
-  return { type: `urn:gambito:problem:${code}`, title: registry[code].title, status: registry[code].status, code, ...(detail ? { detail } : {}), ...extra };
+  const { title, status } = registry[code];
+  return { type: `urn:gambito:problem:${code}`, title, status, code, ...(detail ? { detail: withoutLongEchoes(detail) } : {}), ...extra };
 }
 
 export function registerErrors(app: FastifyInstance): void {
@@ -72,7 +74,7 @@ export function registerErrors(app: FastifyInstance): void {
     if (hasZodFastifySchemaValidationErrors(error)) {
       const fields = error.validation.map((each) => ({
         path: each.instancePath.replace(/^\//, '').replaceAll('/', '.'),
-        message: each.message ?? 'unreadable',
+        message: withoutLongEchoes(each.message ?? 'unreadable'),
       }));
       return send('invalid_input', fields.map((each) => `${each.path || 'input'}: ${each.message}`).join('; '), { fields });
     }
@@ -81,7 +83,11 @@ export function registerErrors(app: FastifyInstance): void {
       void reply.header('retry-after', '1');
       return send(database, null);
     }
-    if (error.statusCode === 413) return send('too_large', null);
+    if (error.statusCode === 413) {
+      // who still sends hears the answer only if the connection stays until all has come
+      void reply.removeHeader('connection');
+      return send('too_large', `Expected at most ${Math.round(request.routeOptions.bodyLimit / 1024)} kB.`);
+    }
     if (error.statusCode === 429) return send('too_many', null);
     if (error.statusCode && error.statusCode < 500) return send('invalid_input', error.message);
     request.log.error({ err: { type: error.name, stack: error.stack?.split('\n').slice(1, 6) } }, 'request failed');

@@ -118,7 +118,7 @@ export function nearMovements(text: string, most = 3): MovementId[] {
 
 /** The nearest names to words that are none, closest first; ties in the catalogue's order. */
 export function nearestMovements(text: string, most = 3): MovementId[] {
-  const folded = foldName(text);
+  const folded = foldName(text.slice(0, 200));
   const scored = new Map<MovementId, number>();
   for (const { spelling, id, words } of spelled) {
     const shared = folded.split(' ').filter((word) => words.includes(word)).length;
