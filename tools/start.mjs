@@ -111,7 +111,9 @@ async function serve(place, wanted, giveBack) {
   }
   server = keepAlive('The server', () => startServer(place, wanted));
   const endDisk = watchDisk(place, () => {
-    process.stderr.write(`${place.data} is gone or was moved while Gambito ran. Gambito stops, so that nothing is written elsewhere. Put it back where it was and start again.\n`);
+    process.stderr.write(
+      `${place.data} is gone or was moved while Gambito ran. Gambito stops, so that nothing is written elsewhere. Put it back where it was and start again.\n`,
+    );
     void stop().then(() => process.exit(1));
   });
   const name = wanted.empty ? 'gambito_own' : 'gambito_demo';

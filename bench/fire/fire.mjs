@@ -181,7 +181,9 @@ async function firstStarts(kills) {
   for (let at = 0; at < kills; at++) ends.push(await killedFirstStart(at));
   const times = ends.map(({ time }) => time);
   const good = ends.filter(({ fine }) => fine).length;
-  show(`\nFirst starts, each killed at a random moment: ${good} of ${kills} ended well; the next start served after ${quantile(times, 0.5)} ms in the middle, ${Math.max(...times)} ms at most`);
+  show(
+    `\nFirst starts, each killed at a random moment: ${good} of ${kills} ended well; the next start served after ${quantile(times, 0.5)} ms in the middle, ${Math.max(...times)} ms at most`,
+  );
   return good === kills;
 }
 

@@ -120,7 +120,10 @@ describe('a data folder that cannot be used', () => {
   test('a file where a folder was expected is a sentence', () => {
     const path = join(folder(), 'letter');
     writeFileSync(path, 'mine');
-    expect(start(path)).toMatchObject({ status: 1, stderr: expect.stringMatching(/is a file, or lies below one, where a folder was expected.*--data DIRECTORY\.\n$/) });
+    expect(start(path)).toMatchObject({
+      status: 1,
+      stderr: expect.stringMatching(/is a file, or lies below one, where a folder was expected.*--data DIRECTORY\.\n$/),
+    });
     expect(readFileSync(path, 'utf8')).toBe('mine');
   });
   test('a disk that takes no writing is one too', async () => {

@@ -186,9 +186,22 @@ describe('what comes back of what was typed', () => {
     writeFileSync(path, text);
     return path;
   };
+  test('too many results are said, and not simulated', () => {
+    const rows = (count: number, name = 'Keeper'): string => results(`athlete,version,score\n${`${name},original,7+3\n`.repeat(count)}`);
+    const compare = (path: string) => gambito(['compare', join(samples, 'cargo.txt'), '--people', people, '--results', path]);
+    expect(compare(rows(501))).toMatchObject({ code: 2, err: expect.stringMatching(/more than 500 results; expected at most 500 in one comparison\.\n$/) });
+    expect(compare(rows(400, 'Nobody')).err.split('\n')).toHaveLength(23);
+    expect(compare(rows(400, 'Nobody')).err).toMatch(/… and \d+ more\.\n$/);
+  });
   test.each([
-    ['a quote that never closes', () => ['compare', join(samples, 'cargo.txt'), '--people', people, '--results', results(`athlete,version,score\n"Keeper,original,7+3\n${long}`)]],
-    ['a name that nobody has', () => ['compare', join(samples, 'cargo.txt'), '--people', people, '--results', results(`athlete,version,score\n${long},original,7+3\n`)]],
+    [
+      'a quote that never closes',
+      () => ['compare', join(samples, 'cargo.txt'), '--people', people, '--results', results(`athlete,version,score\n"Keeper,original,7+3\n${long}`)],
+    ],
+    [
+      'a name that nobody has',
+      () => ['compare', join(samples, 'cargo.txt'), '--people', people, '--results', results(`athlete,version,score\n${long},original,7+3\n`)],
+    ],
     ['a score', () => ['compare', join(samples, 'cargo.txt'), '--people', people, '--results', results(`athlete,version,score\nKeeper,original,${long}\n`)]],
     ['a movement', () => ['movements', long]],
     ['a path', () => ['parse', `/tmp/${'x'.repeat(90_000)}`]],

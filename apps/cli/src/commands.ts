@@ -142,14 +142,18 @@ function versionPath(resultsPath: string, name: string): string {
   return existsSync(beside) ? beside : resolve(name);
 }
 
-function compareCommand(path: string, options: Options): number {
-  const { workout } = workoutFrom(path);
-  const resultsPath = need(options.results, '--results RESULTS.csv');
-  const people = peopleFrom(need(options.people, '--people DIR'), options.date);
+/** results of one comparison: each is simulated, some 5 ms */
+const mostResults = 500;
+/** problems that are listed one by one */
+const mostListed = 20;
+
+/** @throws {InputError} where columns are missing, or there are too many rows */
+function resultRows(resultsPath: string): { rows: readonly Record<string, string>[]; problems: { message: string }[] } {
   const csv = Papa.parse<Record<string, string>>(readText(resultsPath).replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (header) => header.trim().toLowerCase(),
+    preview: mostResults + 1,
   });
   const problems: { message: string }[] = csv.errors
     .filter((each) => each.code !== 'UndetectableDelimiter')
@@ -159,8 +163,21 @@ function compareCommand(path: string, options: Options): number {
     throw new InputError([
       { message: `${resultsPath}: the column${missing.length > 1 ? 's' : ''} ${missing.join(', ')} missing; expected athlete, version, score.` },
     ]);
+  if (csv.data.length > mostResults)
+    throw new InputError([{ message: `${resultsPath}: more than ${mostResults} results; expected at most ${mostResults} in one comparison.` }]);
+  return { rows: csv.data, problems };
+}
+
+const listed = (problems: readonly { message: string }[]): readonly { message: string }[] =>
+  problems.length <= mostListed ? problems : [...problems.slice(0, mostListed), { message: `… and ${problems.length - mostListed} more.` }];
+
+function compareCommand(path: string, options: Options): number {
+  const { workout } = workoutFrom(path);
+  const resultsPath = need(options.results, '--results RESULTS.csv');
+  const people = peopleFrom(need(options.people, '--people DIR'), options.date);
+  const { rows, problems } = resultRows(resultsPath);
   const lines = new Map<string, number>();
-  const results = csv.data.flatMap((row, index): DayEntry[] => {
+  const results = rows.flatMap((row, index): DayEntry[] => {
     const read = readResult(row, index + 2, { workout, resultsPath, people, directory: options.people ?? '' });
     const name = (row['athlete'] ?? '').trim().toLowerCase();
     const before = lines.get(name);
@@ -170,7 +187,7 @@ function compareCommand(path: string, options: Options): number {
     problems.push(...read.problems);
     return read.result ? [read.result] : [];
   });
-  if (problems.length > 0) throw new InputError(problems);
+  if (problems.length > 0) throw new InputError(listed(problems));
   printBoards(placeDay(workout, results, null, rulesFrom(options.rules) ?? undefined), options.json ?? false);
   return 0;
 }

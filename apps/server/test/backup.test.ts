@@ -72,7 +72,10 @@ test.each([
   ['no archive at all', () => Buffer.from('lanterns')],
   ['without its end', (whole: Buffer) => gzipSync(gunzipSync(whole).toString('utf8').split('\n').slice(0, -2).join('\n'))],
   ['of a later version', (whole: Buffer) => gzipSync(gunzipSync(whole).toString('utf8').replace('"0001-first"', '"0001-first","9999-later"'))],
-  ['damaged in the middle', (whole: Buffer) => Buffer.concat([whole.subarray(0, whole.length / 2), Buffer.alloc(40, 7), whole.subarray(whole.length / 2 + 40)])],
+  [
+    'damaged in the middle',
+    (whole: Buffer) => Buffer.concat([whole.subarray(0, whole.length / 2), Buffer.alloc(40, 7), whole.subarray(whole.length / 2 + 40)]),
+  ],
   ['of lines that are no JSON', (whole: Buffer) => gzipSync(gunzipSync(whole).toString('utf8').replaceAll('[', '{['))],
 ])('a file that is %s is refused, and nothing is written', async (_what, change) => {
   const broken = join(folder, 'broken.backup');

@@ -37,7 +37,16 @@ beforeAll(async () => {
   instance = await openInstance('gambito_jest_gate');
   const owner = await instance.newCoach('maruvel@lanterns.example');
   ({ desk: maruvel, cookie } = owner);
-  const guest = { email: 'guest@lanterns.example', name: 'Sasquel', passwordHash: '', timeZone: 'UTC', units: 'kg', rules: {}, founder: null, deskId: owner.id };
+  const guest = {
+    email: 'guest@lanterns.example',
+    name: 'Sasquel',
+    passwordHash: '',
+    timeZone: 'UTC',
+    units: 'kg',
+    rules: {},
+    founder: null,
+    deskId: owner.id,
+  };
   mine.person = (await instance.database.models.coaches.create(guest)).id;
   ({ desk: other } = await instance.newCoach('other@lanterns.example'));
   mine.workout = await addWorkout(maruvel);
@@ -355,21 +364,33 @@ describe('sessions and tries', () => {
     for (let at = 0; at < 11; at++) own.push(await from(`gambito_browser=${known.value}`, 'no'));
     expect(own.at(-1)).toBe(429);
     // known for its person, and for nobody else
-    const other = await instance.app.inject({ method: 'POST', url: '/api/login', payload: { email: 'tried@lanterns.example', password }, headers: { cookie: `gambito_browser=${known.value}` } });
+    const other = await instance.app.inject({
+      method: 'POST',
+      url: '/api/login',
+      payload: { email: 'tried@lanterns.example', password },
+      headers: { cookie: `gambito_browser=${known.value}` },
+    });
     expect(other.statusCode).toBe(429);
   });
   test('an address that is nobody’s writes no row of its own, however many there are', async () => {
     const tallies = () => instance.database.models.tallies.count({ where: { name: { [Op.like]: '%address%' } } });
     const proxied = await openInstance('gambito_jest_gate', { proxies: ['127.0.0.1'] });
     for (let at = 0; at < 30; at++)
-      await proxied.app.inject({ method: 'POST', url: '/api/forgotten', payload: { email: 'nobody@lanterns.example' }, headers: { 'x-forwarded-for': `10.0.0.${at}` } });
+      await proxied.app.inject({
+        method: 'POST',
+        url: '/api/forgotten',
+        payload: { email: 'nobody@lanterns.example' },
+        headers: { 'x-forwarded-for': `10.0.0.${at}` },
+      });
     expect(await tallies()).toBe(0);
     await proxied.close();
   });
   test('a name that anybody can point here is refused, with what to do; numbers, this machine and the address that was given are not', async () => {
     const given = await openInstance('gambito_jest_gate', { address: 'https://lanterns.example' });
     const asked = async (host: string): Promise<number> => (await given.app.inject({ url: '/api/health', headers: { host } })).statusCode;
-    expect(await Promise.all(['localhost:4780', '127.0.0.1', '[::1]:4780', '192.168.1.7:80', `${hostname()}:4780`, 'lanterns.example'].map(asked))).toEqual(Array(6).fill(200));
+    expect(await Promise.all(['localhost:4780', '127.0.0.1', '[::1]:4780', '192.168.1.7:80', `${hostname()}:4780`, 'lanterns.example'].map(asked))).toEqual(
+      Array(6).fill(200),
+    );
     expect(await asked('elsewhere.example:4780')).toBe(421);
     const { detail } = (await given.app.inject({ url: '/api/me', headers: { host: 'elsewhere.example' } })).json<{ detail: string }>();
     expect(detail).toBe('“elsewhere.example” is not known here. Whoever keeps Gambito names it: GAMBITO_ADDRESS=https://elsewhere.example');

@@ -26,7 +26,10 @@ const ofPerson = ['sessions', 'resets', 'browsers'] as const;
 
 async function swapPersons({ sequelize, models }: Database, deskId: number, personId: number, transaction: Transaction): Promise<void> {
   const found = { transaction, lock: transaction.LOCK.UPDATE };
-  const [owner, guest] = [await models.coaches.findOne({ where: { id: deskId }, ...found }), await models.coaches.findOne({ where: { id: personId, deskId }, ...found })];
+  const [owner, guest] = [
+    await models.coaches.findOne({ where: { id: deskId }, ...found }),
+    await models.coaches.findOne({ where: { id: personId, deskId }, ...found }),
+  ];
   if (!owner || !guest) throw new Problem('not_found');
   const persons = [owner, guest].map(({ name, email, passwordHash, founder }) => ({ name, email, passwordHash, founder }));
   // e-mail and founder are unique: they are free before they are given
@@ -46,10 +49,13 @@ export function deskPeopleStore(database: Database): DeskPeopleStore {
   return {
     list: (deskId) =>
       read(() =>
-        sequelize.query<PersonRow>('SELECT id, name, email, IF(id = :deskId, 1, 0) AS owner FROM coaches WHERE id = :deskId OR desk_id = :deskId ORDER BY owner DESC, name, id', {
-          replacements: { deskId },
-          type: QueryTypes.SELECT,
-        }),
+        sequelize.query<PersonRow>(
+          'SELECT id, name, email, IF(id = :deskId, 1, 0) AS owner FROM coaches WHERE id = :deskId OR desk_id = :deskId ORDER BY owner DESC, name, id',
+          {
+            replacements: { deskId },
+            type: QueryTypes.SELECT,
+          },
+        ),
       ),
     remove: (deskId, personId) =>
       transact(async (transaction) => {

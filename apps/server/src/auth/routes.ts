@@ -1,4 +1,14 @@
-import { deskPersonSchema, forgottenSchema, logBySchema, meSchema, newCoachSchema, newPasswordSchema, passwordSchema, sessionSchema, type Me } from '@gambito/contract';
+import {
+  deskPersonSchema,
+  forgottenSchema,
+  logBySchema,
+  meSchema,
+  newCoachSchema,
+  newPasswordSchema,
+  passwordSchema,
+  sessionSchema,
+  type Me,
+} from '@gambito/contract';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import { browserOf, coachIn, coachOf, coachScope, dropSession, keepBrowser, keepSession, sessionOf } from '../platform/scopes';
@@ -173,7 +183,10 @@ function invitationRoutes(app: TypedApp, services: Services): void {
     '/invitations',
     { schema: { summary: 'Open invitations of other coaches', response: { 200: z.object({ invitations: z.array(one) }) } } },
     async (request) => ({
-      invitations: (coachIn(request).founder ? await invitations.list(coachIn(request).id, now()) : []).map(({ expiresAt, ...open }) => ({ ...open, expiresAt: expiresAt.toISOString() })),
+      invitations: (coachIn(request).founder ? await invitations.list(coachIn(request).id, now()) : []).map(({ expiresAt, ...open }) => ({
+        ...open,
+        expiresAt: expiresAt.toISOString(),
+      })),
     }),
   );
   app.post(

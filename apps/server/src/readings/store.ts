@@ -107,9 +107,12 @@ function readingQueue(database: Database): Queue {
       }),
     hold: async (ids) => {
       if (ids.length > 0)
-        await sequelize.query('UPDATE readings SET leased_until = NOW(3) + INTERVAL :leaseSeconds SECOND WHERE score_id IN (:ids) AND leased_until IS NOT NULL', {
-          replacements: { ids, leaseSeconds },
-        });
+        await sequelize.query(
+          'UPDATE readings SET leased_until = NOW(3) + INTERVAL :leaseSeconds SECOND WHERE score_id IN (:ids) AND leased_until IS NOT NULL',
+          {
+            replacements: { ids, leaseSeconds },
+          },
+        );
     },
     keep: async ({ scoreId, revision }, { read: reading, lesson, past }, model) => {
       await write(() =>

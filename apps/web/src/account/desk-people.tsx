@@ -81,7 +81,13 @@ export function DeskPeople() {
       <h2 className="text-lg">People of this desk</h2>
       <ul className="divide-y divide-line border-y border-line">
         {people.map((person) => (
-          <PersonRow key={person.id} person={person} steps={stepsOf(person)} waits={change.isPending} take={(step, who) => change.mutate({ step, person: who })} />
+          <PersonRow
+            key={person.id}
+            person={person}
+            steps={stepsOf(person)}
+            waits={change.isPending}
+            take={(step, who) => change.mutate({ step, person: who })}
+          />
         ))}
       </ul>
     </section>
