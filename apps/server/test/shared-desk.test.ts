@@ -54,6 +54,23 @@ describe('a shared desk', () => {
     await owner('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '9:10' });
     expect((await guest('GET', `/workouts/${id}/board`)).json.boards[0].rows[0].by).toBe('Maruvel');
   });
+  test('says whose score replaced whose, and puts it back', async () => {
+    const [id, athlete] = [await addWorkout(owner, textOf(5)), await addAthlete(owner, 'Ylmarra')];
+    const token = await sendTo(owner, id, athlete);
+    const row = async () => (await owner('GET', `/workouts/${id}/board`)).json.boards[0].rows[0];
+    await owner('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '9:10' });
+    await owner('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '9:12' });
+    // one's own correction is nobody's loss
+    expect((await row()).replaced).toBeNull();
+    await instance.stranger('POST', `/a/${token}/score`, { score: '8:30' });
+    const late = await row();
+    expect(late).toMatchObject({ entry: '8:30', by: '', replaced: { entry: '9:12', by: 'Maruvel' } });
+    await owner('POST', `/workouts/${id}/scores/${late.replaced.scoreId}/restore`);
+    expect(await row()).toMatchObject({ entry: '9:12', by: 'Maruvel', replaced: null });
+    await owner('POST', `/workouts/${id}/scores/${late.scoreId}/restore`);
+    await guest('POST', `/workouts/${id}/scores`, { athleteId: athlete, score: '8:45' });
+    expect(await row()).toMatchObject({ entry: '8:45', by: 'Sasquel', replaced: { entry: '8:30', by: '' } });
+  });
   test('keeps the decisions of both on one version, also when they come at once', async () => {
     const [id, athlete] = [await addWorkout(owner, textOf(5)), await addAthlete(owner, 'Nivaro')];
     const put = (desk: Desk, locks: unknown[], before: unknown[] = []) => desk('PUT', `/workouts/${id}/locks/${athlete}`, { locks, before });

@@ -172,6 +172,8 @@ const loggedSchema = z.object({
   note: z.string(),
   /** the coach who entered it; blank where the athlete did */
   by: z.string().default(''),
+  /** somebody else’s score, which this one replaced; `by` is blank where it was the athlete’s */
+  replaced: z.object({ scoreId: z.number(), entry: z.string(), by: z.string() }).nullable().default(null),
   versionText: z.string(),
   category: z.enum(['men', 'women']),
 });

@@ -52,12 +52,13 @@ async function readScores(services: Services, workoutId: number): Promise<BoardS
 
 const notRead = ({ name, score }: BoardScore): ReadResult => ({ athlete: name, version: '', score, reading: null, unread: 'not read yet' });
 
-const loggedOf = ({ scoreId, athleteId, score, note, by, versionText, category }: BoardScore): LoggedScore => ({
+const loggedOf = ({ scoreId, athleteId, score, note, by, replaced, versionText, category }: BoardScore): LoggedScore => ({
   scoreId,
   athleteId,
   entry: score,
   note,
   by,
+  replaced,
   versionText,
   category,
 });

@@ -16,6 +16,7 @@ import * as theRecord from './0010-the-record';
 import * as saidAndDue from './0011-said-and-due';
 import * as presses from './0012-presses';
 import * as browsers from './0013-browsers';
+import * as whoseScore from './0014-whose-score';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -31,6 +32,7 @@ const migrations = [
   { name: '0011-said-and-due', ...saidAndDue },
   { name: '0012-presses', ...presses },
   { name: '0013-browsers', ...browsers },
+  { name: '0014-whose-score', ...whoseScore },
 ];
 
 /** What migrating itself needs first. */

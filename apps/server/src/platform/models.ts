@@ -198,6 +198,7 @@ const columns = {
     rating: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
     measured: maybeJson(),
     teaches: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
+    replaces: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
     deletedAt: maybe(),
     createdAt: moment(),
   },

@@ -148,6 +148,8 @@ export interface ScoreRow extends Row<ScoreRow> {
   teaches: CreationOptional<number>;
   /** what devices and a watch told of it */
   measured: CreationOptional<object | null>;
+  /** the score that counted before it */
+  replaces: CreationOptional<number | null>;
   deletedAt: Date | null;
   createdAt: CreationOptional<Date>;
 }

@@ -32,6 +32,8 @@ export interface BoardScore {
   readonly note: string;
   /** the coach who entered it */
   readonly by: string;
+  /** of somebody else, who had entered another one before; `by` is blank where it was the athlete */
+  readonly replaced: { readonly scoreId: number; readonly entry: string; readonly by: string } | null;
   readonly versionText: string;
   /** null: not read yet */
   readonly read: readonly (ReadResult | null)[] | null;
@@ -70,8 +72,10 @@ const unreadQuery = `SELECT r.score_id AS scoreId, r.coach_id AS coachId, r.athl
 const earlierQuery = `SELECT version_text AS workout, score FROM scores
   WHERE athlete_id = :athleteId AND id < :scoreId AND workout_id <> :workoutId AND deleted_at IS NULL AND teaches = 1 ORDER BY created_at DESC, id DESC LIMIT ${mostResults}`;
 const boardQuery = `SELECT s.id AS scoreId, s.athlete_id AS athleteId, a.name, JSON_VALUE(a.file, '$.category') AS category, s.score, s.note, s.entered_name AS \`by\`, s.version_text AS versionText,
+    o.id AS replacedId, o.score AS replacedEntry, o.entered_name AS replacedBy,
     IF(r.read_revision = r.revision, r.reading, NULL) AS reading
   FROM scores s JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL LEFT JOIN readings r ON r.score_id = s.id
+    LEFT JOIN scores o ON o.id = s.replaces AND o.score <> s.score AND (o.entered_by <> s.entered_by OR o.entered_name <> s.entered_name)
   WHERE s.workout_id = :workoutId AND s.deleted_at IS NULL ORDER BY s.id`;
 
 const selecting =
@@ -140,15 +144,23 @@ function readingQueue(database: Database): Queue {
   };
 }
 
+interface BoardRow extends Omit<BoardScore, 'read' | 'category' | 'replaced'> {
+  readonly category: string | null;
+  readonly reading: unknown;
+  readonly replacedId: number | null;
+  readonly replacedEntry: string | null;
+  readonly replacedBy: string | null;
+}
 type Answers = Pick<ReadingStore, 'board' | 'lessons' | 'lessonsMark'>;
 /** What readings answer: a board, and what results taught. */
 function readingAnswers(database: Database): Answers {
   const select = selecting(database);
   return {
     board: async (workoutId) => {
-      const rows = await select<Omit<BoardScore, 'read' | 'category'> & { category: string | null; reading: unknown }>(boardQuery, { workoutId });
-      return rows.map(({ reading, category, ...row }) => ({
+      const rows = await select<BoardRow>(boardQuery, { workoutId });
+      return rows.map(({ reading, category, replacedId, replacedEntry, replacedBy, ...row }) => ({
         ...row,
+        replaced: replacedId === null ? null : { scoreId: replacedId, entry: replacedEntry!, by: replacedBy! },
         category: category === 'women' ? 'women' : 'men',
         read: reading === null ? null : parsed<(ReadResult | null)[]>(reading),
       }));

@@ -45,7 +45,7 @@ function counting({ sequelize, models }: Database) {
     athleteId: number,
     now: Date,
     transaction: Transaction,
-  ): Promise<Pick<ScoreRow, 'rating' | 'teaches' | 'measured'> | null> => {
+  ): Promise<Pick<ScoreRow, 'id' | 'rating' | 'teaches' | 'measured'> | null> => {
     // the workout's row is held, so that of two people who log for one athlete on one database one comes after the other; on two, the unique key decides
     await models.workouts.findByPk(workoutId, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id'] });
     const standing = await models.scores.findAll({
@@ -81,7 +81,7 @@ function counting({ sequelize, models }: Database) {
       measured: measured === undefined ? (before?.measured ?? null) : measured,
       teaches: counts === undefined ? (before?.teaches ?? 1) : Number(counts),
     };
-    const { id } = await models.scores.create({ ...entry, ...said, deletedAt: null, createdAt: now }, { transaction });
+    const { id } = await models.scores.create({ ...entry, ...said, replaces: before?.id ?? null, deletedAt: null, createdAt: now }, { transaction });
     await readAnew(coachId, entry.workoutId, entry.athleteId, id, transaction);
     return id;
   };

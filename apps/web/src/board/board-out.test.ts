@@ -16,6 +16,7 @@ const row = (change: Partial<BoardEntry>): BoardEntry => ({
   evidence: null,
   unfair: null,
   scoreId: 4,
+  replaced: null,
   athleteId: 9,
   entry: '7+15',
   note: 'the knee again',

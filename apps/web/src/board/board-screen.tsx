@@ -1,7 +1,9 @@
 /** Score and compare: every score carried over to the workout as written, who is missing, and entering or mending a score. */
+import { useQueryClient } from '@tanstack/react-query';
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { useParams } from 'react-router';
+import { api, messageOf } from '../api/client';
 import { useBoard, useDelete, useRoster, useWorkout } from '../api/queries';
 import { useRoom } from '../api/room';
 import type { Board, BoardEntry } from '../api/types';
@@ -28,10 +30,22 @@ export function BoardScreen() {
   return <BoardView workoutId={id} data={data} />;
 }
 
+/** @returns puts a score that somebody else’s replaced back in its place */
+function usePutBack(workoutId: number): Correcting['putBack'] {
+  const client = useQueryClient();
+  const restore = (scoreId: number) =>
+    api(`/workouts/${workoutId}/scores/${scoreId}/restore`, { method: 'POST' })
+      .then(() => client.invalidateQueries({ queryKey: ['workouts', workoutId, 'board'] }))
+      .catch((error: unknown) => toast.error(messageOf(error)));
+  return (before, now) =>
+    void restore(before).then(() => toast('The score before counts again.', { action: { label: 'Undo', onClick: () => void restore(now) } }));
+}
+
 function useCorrecting(workoutId: number): Correcting {
   const [scoreId, open] = useState<number | null>(null);
   const remove = useDelete(`/workouts/${workoutId}/scores`, 'Score', ['workouts', workoutId, 'board']);
-  return { workoutId, scoreId, open, remove: (id) => remove.mutate(id) };
+  const putBack = usePutBack(workoutId);
+  return { workoutId, scoreId, open, remove: (id) => remove.mutate(id), putBack };
 }
 
 function BoardView({ workoutId, data }: { workoutId: number; data: Board }) {

@@ -11,6 +11,8 @@ export interface Correcting {
   readonly scoreId: number | null;
   readonly open: (scoreId: number | null) => void;
   readonly remove: (scoreId: number) => void;
+  /** the score before counts again, in place of the one that replaced it */
+  readonly putBack: (before: number, now: number) => void;
 }
 type Named = LoggedScore & { readonly athlete: string };
 
@@ -31,7 +33,21 @@ export function LoggedCell({ logged, shown, correcting }: { logged: Named; shown
       )}
       {note && <span className="block text-xs text-soft">{note}</span>}
       {by && <span className="block text-xs text-soft">by {by}</span>}
+      {logged.replaced && <Replaced logged={logged} before={logged.replaced} correcting={correcting} />}
     </td>
+  );
+}
+
+/** Somebody else's score stood here before. */
+function Replaced({ logged, before, correcting }: { logged: Named; before: NonNullable<LoggedScore['replaced']>; correcting: Correcting }) {
+  const coach = useByWhom()(before.by) ?? 'you';
+  return (
+    <span className="block text-xs text-soft">
+      in place of {before.entry}, entered by {before.by === '' ? logged.athlete : coach}.{' '}
+      <button type="button" className="underline" onClick={() => correcting.putBack(before.scoreId, logged.scoreId)}>
+        Put {before.entry} back
+      </button>
+    </span>
   );
 }
 
