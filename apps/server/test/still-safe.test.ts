@@ -30,7 +30,12 @@ describe('a limit that comes after the sending', () => {
     const { workout, athlete, page, put } = await runner('Orvenna');
     expect([(await page()).held, (await sent(workout)).against]).toEqual([false, []]);
     await put({ avoid: ['running'] });
-    expect([(await page()).held, (await sent(workout)).against]).toEqual([true, ['200 m run']]);
+    expect([(await page()).held, (await sent(workout)).against]).toEqual([true, ['“200 m run” on the avoid-list: running']]);
+    const { token } = await sent(workout);
+    for (const face of ['pdf', 'md', 'txt']) expect((await instance.stranger('GET', `/a/${token}/version/${face}`)).status).toBe(409);
+    const { json: calendar } = await instance.stranger('GET', `/a/${token}/calendar.ics`);
+    expect(calendar).toContain('Your coach is looking at this again');
+    expect(calendar).not.toContain('burpee');
     await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] });
     expect([(await page()).held, (await sent(workout)).against]).toEqual([false, []]);
   });
@@ -38,6 +43,28 @@ describe('a limit that comes after the sending', () => {
     const { page, put } = await runner('Tabrik');
     await put({ avoid: ['hanging'] });
     expect((await page()).held).toBe(false);
+  });
+  test('so does kit that is gone, and a place that is quiet by now; what is added holds nothing', async () => {
+    const { workout, athlete, page, put } = await runner('Hespin', '# Quay\nAMRAP 9:00\n12 dumbbell thruster @ 2x15/2x10 kg\n20 jumping jack');
+    const kit = ['dumbbell 10 kg x 2', 'dumbbell 15 kg x 2', 'skipping rope'];
+    await put({ place: { ...place, kit } });
+    await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] });
+    expect((await page()).versionText).toMatch(/dumbbell thruster/);
+    await put({ place: { ...place, kit: [...kit, 'pull-up bar'] }, notes: 'a new bar' });
+    expect((await page()).held).toBe(false);
+    await put({ place: { ...place, kit: ['skipping rope'] } });
+    expect((await sent(workout)).against.join()).toMatch(/dumbbell thruster.*needs/);
+    await put({ place: { ...place, noise: 'quiet', kit } });
+    expect((await sent(workout)).against).toEqual([expect.stringMatching(/jumping jack” too loud/)]);
+    await put({ place: { ...place, kit } });
+    expect((await page()).held).toBe(false);
+  });
+  test('a decision of the coach after the sending is a change, and holds nothing', async () => {
+    const { workout, athlete, page } = await runner('Ylmarra');
+    await desk('PUT', `/workouts/${workout}/locks/${athlete}`, { locks: [{ part: 0, slot: 1, movement: 'sit-up' }] });
+    expect([(await page()).held, (await sent(workout)).changed]).toEqual([false, true]);
+    await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] });
+    expect((await sent(workout)).changed).toBe(false);
   });
   test('that nobody can place holds the link until it is answered', async () => {
     const { page, put } = await runner('Brontek');

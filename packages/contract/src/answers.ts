@@ -280,7 +280,19 @@ export const briefSchema = z.object({
   cautions: z.array(z.string()),
   warnings: z.array(z.string()),
   /** what the athlete was to be spared when it was made; absent in what was sent before it was kept */
-  madeFor: z.object({ avoid: z.array(z.string()), squatDepth: z.string().nullable() }).optional(),
+  madeFor: z
+    .object({
+      avoid: z.array(z.string()),
+      squatDepth: z.string().nullable(),
+      place: z.string().optional(),
+      // of limits, kit and place
+      stamp: z.string().optional(),
+      // of what the coach had fixed in it
+      locks: z.string().optional(),
+      // lines that went against them already then, with the reason
+      kept: z.array(z.string()).optional(),
+    })
+    .optional(),
   clock: clockPlan,
   /** s the athlete is expected to take for all of it */
   wholeSeconds: z.number().default(0),

@@ -10,6 +10,7 @@ const registry = {
   no_demo: { status: 404, title: 'This is not the demo.' },
   not_found: { status: 404, title: 'Not found: it was deleted, or never here.' },
   link_gone: { status: 410, title: 'This link was withdrawn. Ask your coach for a new one.' },
+  held: { status: 409, title: 'Your coach is looking at this version again. Open your link before you begin.' },
   changed_elsewhere: { status: 409, title: 'This was changed in another window since you opened it.' },
   bad_score: { status: 422, title: 'That is no score for this workout.' },
   unreadable_athlete: { status: 422, title: 'Something of this athlete must be settled first.' },

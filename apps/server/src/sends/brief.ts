@@ -45,6 +45,7 @@ import {
 } from '@gambito/core';
 import { rounded, type Brief } from '@gambito/contract';
 import { Problem } from '../platform/errors';
+import { madeForNow } from './still-safe';
 
 export interface MadeBrief {
   readonly brief: Brief;
@@ -98,7 +99,7 @@ function briefOf(original: Workout, adapted: Adapted, athlete: Athlete, { rules,
     ...besideOf(prepare(adapted.workout, athlete, rules, { place, workoutSeconds: adapted.run.totalSeconds, ritual, locks })),
     pacing: [...pacingLines(pacing, athlete.units), ...restAdvice(adapted.workout), ...barPlan(adapted.workout, place, athlete.category, athlete.units)],
     warnings: forTheAthlete(adapted.warnings).map(({ message }) => message),
-    madeFor: { avoid: [...athlete.avoid], squatDepth: athlete.limits.squatDepth },
+    madeFor: madeForNow(adapted.version.text, athlete, place, locks),
     clock: planClock(adapted.workout, guide),
     wholeSeconds: adapted.run.totalSeconds,
     ...sharedOf(adapted, capacityOf(athlete), guide),

@@ -10,7 +10,7 @@ import { calendarFile, uidOf } from '../calendars/calendar';
 import type { MadeBrief } from './brief';
 import { sheetMarkdown, sheetOf, sheetText } from './sheet';
 import type { OpenLink } from './store';
-import { againstNow } from './still-safe';
+import { againstNow, locksStamp } from './still-safe';
 import { fileToday, placesOfFile } from './today';
 
 /** A living link. @throws {Problem} not_found; link_gone where it was withdrawn, ran out, or its workout or athlete was deleted */
@@ -52,9 +52,17 @@ export async function sendNow(services: Services, coach: Coach, workoutId: numbe
 
 /** What was sent, with the lines that go against what an athlete is to be spared by now. */
 async function listed(services: Services, workoutId: number, text: string): Promise<StoredSend[]> {
-  const [sends, standing] = await Promise.all([services.sends.list(workoutId, text), services.sends.standing(workoutId)]);
-  const against = new Map(standing.map((sent) => [sent.id, againstNow(sent)]));
-  return sends.map((send) => ({ ...send, against: against.get(send.id) ?? [] }));
+  const [sends, standing, locked] = await Promise.all([
+    services.sends.list(workoutId, text),
+    services.sends.standing(workoutId),
+    services.workouts.locks(workoutId),
+  ]);
+  const made = new Map(standing.map((sent) => [sent.id, { against: againstNow(sent), locks: sent.madeFor?.locks }]));
+  return sends.map((send) => {
+    const { against = [], locks } = made.get(send.id) ?? {};
+    const fixed = locked.find(({ athleteId }) => athleteId === send.athleteId)?.locks ?? [];
+    return { ...send, against, changed: send.changed || (locks !== undefined && locks !== locksStamp(fixed)) };
+  });
 }
 
 export async function listSends(services: Services, coach: Coach, workoutId: number): Promise<StoredSend[]> {
@@ -96,7 +104,7 @@ export async function athletePage(services: Services, link: OpenLink): Promise<A
     today,
     felt,
     together,
-    held: againstNow({ versionText, madeFor: brief.madeFor, file: link.athleteFile }).length > 0,
+    held: isHeld(link),
     logBy,
   };
 }
@@ -116,9 +124,12 @@ export async function askToday(services: Services, link: OpenLink, asked: TodayA
   await services.sends.setToday(workoutId, athleteId, { said, ...made });
 }
 
+const isHeld = ({ versionText, brief, athleteFile }: OpenLink): boolean => againstNow({ versionText, madeFor: brief.madeFor, file: athleteFile }).length > 0;
+const beingLookedAt = 'Your coach is looking at this again. Open the link before you begin.';
+
 /** @param address where the page is reached, without its path */
 export async function calendarOf(services: Services, link: OpenLink, token: string, address: string): Promise<string> {
-  const text = await services.pool.run(link.coachId, 'plainText', { text: link.versionText });
+  const text = isHeld(link) ? beingLookedAt : await services.pool.run(link.coachId, 'plainText', { text: link.versionText });
   const entry = {
     uid: uidOf(link.workoutId, link.athleteId),
     title: link.brief.title,
@@ -131,8 +142,9 @@ export async function calendarOf(services: Services, link: OpenLink, token: stri
 }
 const dayOf = ({ workout, sentAt }: OpenLink): string => workout?.day ?? sentAt.toISOString().slice(0, 10);
 
-/** The version on paper, or as text. */
+/** The version on paper, or as text. @throws {Problem} held */
 export async function sheetFor(services: Services, link: OpenLink, face: 'pdf' | 'md' | 'txt'): Promise<Buffer | string> {
+  if (isHeld(link)) throw new Problem('held');
   const [{ brief, coachId }, day] = [link, dayOf(link)];
   if (face === 'pdf') return Buffer.from(await services.pool.run(coachId, 'pages', { brief, day }));
   return face === 'md' ? sheetMarkdown(sheetOf(brief, day)) : sheetText(sheetOf(brief, day));

@@ -76,8 +76,8 @@ export function followRoutes(plain: FastifyInstance, services: Services): void {
     now: await services.sharedTime(),
   }));
   app.get('/a/:token/class/news', { schema: { summary: 'The clock of the class, as it is moved', params: tokenParams } }, async (request, reply) => {
+    services.limiter.spendHere(streamsByLink, request.params.token, services.now());
     const { workoutId, athleteId } = await followerOf(services, request.params.token);
-    await services.limiter.spend(streamsByLink, request.params.token, services.now());
     stream(reply, (listener) => services.rooms.follow(workoutId, athleteId, listener));
   });
   app.put(

@@ -19,6 +19,7 @@ const sent = (athleteId: number, change: Partial<StoredSend> = {}): StoredSend =
 const row = { athleteId: 4, score: '8+5', index: 103.6, note: 'Knee a little sore.' };
 const board = { boards: [{ label: 'Squall', rows: [row] }], day: null } as unknown as Board;
 const sends = [sent(1), sent(2, { opened: true }), sent(3, { opened: true, changed: true }), sent(4, { changed: true }), sent(5, { revoked: true })];
+const held = sent(1, { opened: true, changed: true, against: ['“200 m run” on the avoid-list: running'] });
 
 describe('where everybody stands', () => {
   test('what must be done comes first, and whoever logged is done whatever was sent', () => {
@@ -30,6 +31,9 @@ describe('where everybody stands', () => {
       ['Tabrik', 'notLogged'],
       ['Sasquel', 'logged'],
     ]);
+  });
+  test('a version that is held comes before everything, and says so', () => {
+    expect(standingsOf(people, [held, ...sends.slice(1)], board)[0]).toMatchObject({ name: 'Orvenna', kind: 'held' });
   });
   test('a score comes with its index and with what was said; of several scores, with the place in the day', () => {
     expect(standingsOf(people, sends, board).at(-1)).toMatchObject({ score: '8+5 · index 104', note: 'Knee a little sore.' });

@@ -1,10 +1,11 @@
 /** Where everybody stands with a workout, from what a coach has to do first to what is done. */
 import type { Board, StoredAthlete, StoredSend } from '../api/types';
 
-export const standingKinds = ['changed', 'notSent', 'notOpened', 'notLogged', 'logged'] as const;
+export const standingKinds = ['held', 'changed', 'notSent', 'notOpened', 'notLogged', 'logged'] as const;
 export type StandingKind = (typeof standingKinds)[number];
 export const standingWords: Readonly<Record<StandingKind, string>> = {
-  changed: 'sent before the last change of workout or limits',
+  held: 'held back: goes against a limit, the kit or the place by now',
+  changed: 'sent before the last change of the workout',
   notSent: 'not sent',
   notOpened: 'not opened',
   notLogged: 'opened, not logged',
@@ -33,7 +34,8 @@ function loggedOf({ boards, day }: Board, athleteId: number): Pick<Standing, 'sc
 
 function kindOf(send: StoredSend | undefined): Exclude<StandingKind, 'logged'> {
   if (!send || send.revoked) return 'notSent';
-  if (send.changed || send.against.length > 0) return 'changed';
+  if (send.against.length > 0) return 'held';
+  if (send.changed) return 'changed';
   return send.opened ? 'notLogged' : 'notOpened';
 }
 

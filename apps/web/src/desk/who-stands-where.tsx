@@ -12,6 +12,7 @@ import { Progress } from '../ui/states';
 import { countOf, standingKinds, standingsOf, standingWords, type Standing, type StandingKind } from './standings';
 
 const tones: Readonly<Record<StandingKind, string>> = {
+  held: 'text-bad',
   changed: 'text-amber-ink',
   notSent: 'text-soft',
   notOpened: 'text-soft',
@@ -67,7 +68,7 @@ function ToSend({ workoutId, standings }: { workoutId: number; standings: readon
   const client = useQueryClient();
   const job = useSendJob(workoutId, ({ sends }) => client.setQueryData(['workouts', workoutId, 'sends'], sends));
   const of = (kind: StandingKind): number[] => standings.filter((standing) => standing.kind === kind).map(({ athleteId }) => athleteId);
-  const [notSent, changed] = [of('notSent'), of('changed')];
+  const [notSent, changed] = [of('notSent'), [...of('held'), ...of('changed')]];
   if (notSent.length + changed.length === 0) return null;
   return (
     <div className="mb-2 flex flex-wrap items-center gap-2">

@@ -68,9 +68,11 @@ function State({ sent }: { sent: StoredSend | undefined }) {
   if (sent.revoked) return <span className="text-soft">withdrawn</span>;
   if (sent.against.length > 0)
     return (
-      <span className="text-bad">Held: “{sent.against.join('”, “')}” is to be spared now. The athlete sees that you are looking at it. Send it again.</span>
+      <span className="text-bad">
+        Held back since something changed: {sent.against.join('; ')}. The athlete sees that you are looking at it. Send it again.
+      </span>
     );
-  if (sent.changed) return <span className="rounded bg-amber-wash px-1.5 text-amber-ink">the workout changed after sending</span>;
+  if (sent.changed) return <span className="rounded bg-amber-wash px-1.5 text-amber-ink">changed after sending</span>;
   return (
     <span className="text-good">
       sent {format(parseISO(sent.sentAt), 'd MMM HH:mm')}
