@@ -108,6 +108,19 @@ describe('what it said before', () => {
     expect((await desk('GET', `/workouts/${id}/revisions/3`)).json.text).toBe(`${squall}note: one two`);
     expect((await desk('GET', `/workouts/${id}/revisions/2`)).status).toBe(404);
   });
+  test('where two windows met, each text alone is kept, within one spell of typing too', async () => {
+    const id = await addWorkout(desk);
+    const put = (body: object) => desk('PUT', `/workouts/${id}`, body);
+    await put({ text: `${squall}note: theirs`, revision: 1 });
+    const merged = await put({ text: `${squall}note: theirs\nnote: mine`, revision: 2, aside: `${squall}note: mine` });
+    expect(merged.json).toMatchObject({ text: `${squall}note: theirs\nnote: mine`, revision: 4 });
+    const { revisions } = (await desk('GET', `/workouts/${id}/revisions`)).json as { revisions: { revision: number }[] };
+    const texts = await Promise.all(revisions.map(async ({ revision }) => (await desk('GET', `/workouts/${id}/revisions/${revision}`)).json.text as string));
+    expect(texts).toEqual([`${squall}note: mine`, `${squall}note: theirs`, squall]);
+    // a text that is put aside without another one met says the same
+    expect((await put({ text: `${squall}note: theirs`, revision: 4, aside: '' })).json.revision).toBe(6);
+    expect((await put({ text: squall, revision: 4, aside: 'lost?' })).status).toBe(409);
+  });
   test('a save that lost against another window keeps nothing', async () => {
     const id = await addWorkout(desk);
     expect((await desk('PUT', `/workouts/${id}`, { text: 'mine', revision: 7 })).status).toBe(409);

@@ -22,6 +22,7 @@ export { patterns, muscles, type Movement, type Pattern, type Muscle } from './m
 export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/needs';
 
 // people and kit
+export { keptAgainst } from './adapt/kept-against';
 export { brokenLines, type BrokenLine } from './adapt/gate/broken-lines';
 export { isPlaced as speaksOfHarm, unansweredSentence, type Unanswered } from './athlete/harm';
 export { athleteWith, readAthlete, type AthleteProblem } from './athlete/read-athlete';

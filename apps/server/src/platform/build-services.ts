@@ -2,7 +2,7 @@
 import { archiveStore } from '../archive/store';
 import { athleteStore } from '../athletes/store';
 import { resetStore } from '../auth/resets';
-import { deskPeopleStore } from '../auth/desk-people';
+import { deskPeopleStore } from '../auth/desk-people-store';
 import { browserStore, coachStore, invitationStore, sessionStore } from '../auth/store';
 import { backupLog } from '../backup/log';
 import { calendarStore } from '../calendars/store';

@@ -2,7 +2,7 @@
 import type { ArchiveStore } from '../archive/store';
 import type { AthleteStore } from '../athletes/store';
 import type { ResetStore } from '../auth/resets';
-import type { DeskPeopleStore } from '../auth/desk-people';
+import type { DeskPeopleStore } from '../auth/desk-people-store';
 import type { BrowserStore, CoachStore, InvitationStore, SessionStore } from '../auth/store';
 import type { BackupLog } from '../backup/log';
 import type { CalendarStore } from '../calendars/store';

@@ -23,6 +23,8 @@ interface Replaced {
   /** that replaced it */
   readonly text: string;
   readonly now: Date;
+  /** two windows met: it is kept whatever was kept of this spell */
+  readonly apart: boolean;
 }
 
 /** What stands there under a revision; null where another does by now. */
@@ -36,13 +38,25 @@ export async function standingAt(
 }
 
 /** Keeps a text that another has taken the place of, unless one of the same spell is kept already. Only who took its place does this: of several who save at once, one. */
-export async function keepRevision({ models }: Database, { id, revision, before, text, now }: Replaced, transaction: Transaction): Promise<void> {
+export async function keepRevision({ models }: Database, { id, revision, before, text, now, apart }: Replaced, transaction: Transaction): Promise<void> {
   if (before.text === text || before.text.trim() === '') return;
   const kept = await models.revisions.findAll({ where: { workoutId: id }, attributes: ['revision', 'savedAt'], order: [['revision', 'DESC']], transaction });
-  if (kept[0] && now.getTime() - kept[0].savedAt.getTime() < spell) return;
+  if (!apart && kept[0] && now.getTime() - kept[0].savedAt.getTime() < spell) return;
   await models.revisions.create({ workoutId: id, revision, text: before.text, savedAt: now, savedBy: before.by }, { transaction });
   const gone = kept.slice(mostKept - 1).map((old) => old.revision);
   if (gone.length > 0) await models.revisions.destroy({ where: { workoutId: id, revision: gone }, transaction });
+}
+
+interface Aside {
+  readonly id: number;
+  readonly revision: number;
+  readonly text: string;
+  readonly by: string;
+  readonly now: Date;
+}
+/** Keeps a text that never stood there: another window’s, which met this one. */
+export async function keepAside({ models }: Database, { id, revision, text, by, now }: Aside, transaction: Transaction): Promise<void> {
+  if (text.trim() !== '') await models.revisions.create({ workoutId: id, revision, text, savedAt: now, savedBy: by }, { transaction });
 }
 
 export interface RevisionStore {

@@ -134,6 +134,7 @@ function workoutItself(app: TypedApp, services: Services): void {
           tags: tagsSchema.optional(),
           audience: audienceSchema.optional(),
           revision: z.number().int().min(0).max(4_000_000_000),
+          aside: text.optional().describe('another text, to be kept among the earlier ones'),
         }),
         response: { 200: storedWorkoutSchema },
       },

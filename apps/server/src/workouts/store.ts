@@ -6,7 +6,7 @@ import { orAgain, type Database } from '../platform/database';
 import { Problem } from '../platform/errors';
 import type { WorkoutRow } from '../platform/rows';
 import { libraryStore, type LibraryStore } from './library-store';
-import { keepRevision, standingAt } from './revisions';
+import { keepAside, keepRevision, standingAt } from './revisions';
 
 export interface LocksOfAthlete {
   readonly athleteId: number;
@@ -37,6 +37,8 @@ export interface Saving {
   readonly revision: number;
   readonly now: Date;
   readonly by: string;
+  /** another text, to be kept among the earlier ones, beside the one that is replaced; null: nothing met */
+  readonly aside: string | null;
 }
 export interface WorkoutStore extends LibraryStore {
   /** @throws {Problem} not_found */
@@ -46,7 +48,7 @@ export interface WorkoutStore extends LibraryStore {
   /** All of them or none. */
   create(coachId: number, workouts: readonly NewWorkout[], by: string): Promise<StoredWorkout[]>;
   /** Refuses when another window saved in between, and gives back what stands there so that nothing is lost. @throws {Problem} changed_elsewhere */
-  save(coachId: number, id: number, change: WorkoutChange, { revision, now, by }: Saving): Promise<StoredWorkout>;
+  save(coachId: number, id: number, change: WorkoutChange, saving: Saving): Promise<StoredWorkout>;
   /** @throws {Problem} not_found */
   setDeleted(coachId: number, id: number, at: Date | null): Promise<void>;
   locks(workoutId: number): Promise<LocksOfAthlete[]>;
@@ -116,13 +118,15 @@ export function workoutStore(database: Database): WorkoutStore {
           rows.push(await models.workouts.create({ coachId, ...workout, revision: 1, changedBy: by, deletedAt: null }, { transaction }));
         return rows.map(show);
       }),
-    save: async (coachId, id, change, { revision, now, by }) => {
+    save: async (coachId, id, change, { revision, now, by, aside }) => {
       const saved = await transact(async (transaction) => {
         const before = change.text === undefined ? null : await standingAt(database, { coachId, id, revision }, transaction);
         // the database decides who was first
-        const fresh = { ...change, ...(change.text === undefined ? {} : { facts: null }), revision: revision + 1, changedBy: by };
+        const fresh = { ...change, ...(change.text === undefined ? {} : { facts: null }), revision: revision + (aside === null ? 1 : 2), changedBy: by };
         const [count] = await models.workouts.update(fresh, { where: { id, coachId, deletedAt: null, revision }, transaction });
-        if (count > 0 && before !== null) await keepRevision(database, { id, revision, before, text: change.text!, now }, transaction);
+        if (count > 0 && before !== null) await keepRevision(database, { id, revision, before, text: change.text!, now, apart: aside !== null }, transaction);
+        // its number was passed over
+        if (count > 0 && aside !== null) await keepAside(database, { id, revision: revision + 1, text: aside, by, now }, transaction);
         return count;
       });
       const current = await find(coachId, id);

@@ -24,14 +24,16 @@ export interface WorkoutEdit {
   readonly tags?: string[] | undefined;
   readonly audience?: Audience | undefined;
   readonly revision: number;
+  /** another text, to be kept among the earlier ones: two windows met */
+  readonly aside?: string | undefined;
 }
 
 /** @param edit what is left out stays @throws {Problem} changed_elsewhere */
-export async function saveWorkout(services: Services, coach: Coach, id: number, { revision, ...edit }: WorkoutEdit): Promise<StoredWorkout> {
+export async function saveWorkout(services: Services, coach: Coach, id: number, { revision, aside, ...edit }: WorkoutEdit): Promise<StoredWorkout> {
   const { text } = edit;
   const titled = text === undefined ? {} : { title: await services.pool.run(coach.id, 'title', { text }) };
   const change = Object.fromEntries(Object.entries({ ...edit, ...titled }).filter(([, value]) => value !== undefined));
-  const saved = await services.workouts.save(coach.id, id, change, { revision, now: services.now(), by: coach.name });
+  const saved = await services.workouts.save(coach.id, id, change, { revision, aside: aside ?? null, now: services.now(), by: coach.name });
   if (text !== undefined) {
     await services.readings.outdateWorkout(id);
     services.wake();

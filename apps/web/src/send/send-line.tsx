@@ -12,17 +12,24 @@ interface Props {
   readonly delivery: Delivery | undefined;
   readonly links: Links;
   readonly busy: boolean;
+  /** lines that the coach keeps against a limit of this athlete */
+  readonly kept: readonly string[];
   readonly send: () => void;
 }
 
 /** One athlete: what was sent, the link, and what can be done with it. */
-export function SendLine({ name, sent, delivery, links, busy, send }: Props) {
+export function SendLine({ name, sent, delivery, links, busy, kept, send }: Props) {
   const alive = sent && !sent.revoked ? sent : null;
   return (
     <tr className="border-b border-line">
       <td className="py-1.5 pr-3 font-medium">{name}</td>
       <td className="py-1.5 pr-3 text-sm">
         <State sent={sent} />
+        {kept.length > 0 && (
+          <span className="block text-bad">
+            You keep this although {name} is to be spared it: {kept.join('; ')}.
+          </span>
+        )}
         {alive && (
           <span className="block text-xs">
             <MessageState delivery={delivery} />

@@ -1,6 +1,8 @@
 /** Send: one link an athlete, copied all at once; who has it, who got an older text, and how to withdraw it. */
 import type { Delivery } from '@gambito/contract';
+import { keptAgainst } from '@gambito/core';
 import { useParams } from 'react-router';
+import { useLocks } from '../api/queries';
 import type { StoredSend } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
@@ -56,7 +58,7 @@ export function SendScreen() {
     >
       <p className="mb-2 text-sm text-soft">Sending makes a version and a link for each. Nothing leaves by itself: copy the links, or write to them.</p>
       {links.byHand && <ByHand text={links.byHand} />}
-      <Lines shown={shown} sends={sends} links={links} job={job} deliveries={written?.deliveries ?? []} />
+      <Lines workoutId={id} shown={shown} sends={sends} links={links} job={job} deliveries={written?.deliveries ?? []} />
       {people.notMeant > 0 && <p className="mt-3 text-sm text-soft">Not meant for {people.notMeant} more: change whom it is for above.</p>}
       {shown.length === 0 && <p className="mt-4 text-soft">{rows.length === 0 ? 'Nobody to send to yet.' : 'Nobody with these words.'}</p>}
     </Page>
@@ -65,12 +67,14 @@ export function SendScreen() {
 
 /** Who has which link. */
 interface LinesProps extends Pick<SendModel, 'links' | 'job'> {
+  readonly workoutId: number;
   readonly shown: SendModel['people']['shown'];
   readonly sends: readonly StoredSend[];
   /** the newest first */
   readonly deliveries: readonly Delivery[];
 }
-function Lines({ shown, sends, links, job, deliveries }: LinesProps) {
+function Lines({ workoutId, shown, sends, links, job, deliveries }: LinesProps) {
+  const { data: locks = [] } = useLocks(workoutId);
   return (
     <table className="w-full border-collapse">
       <thead>
@@ -86,7 +90,7 @@ function Lines({ shown, sends, links, job, deliveries }: LinesProps) {
         </tr>
       </thead>
       <tbody>
-        {shown.map(({ id, name }) => (
+        {shown.map(({ id, name, athlete }) => (
           <SendLine
             key={id}
             name={name}
@@ -94,6 +98,7 @@ function Lines({ shown, sends, links, job, deliveries }: LinesProps) {
             delivery={deliveries.find(({ athleteId }) => athleteId === id)}
             links={links}
             busy={job.isSending}
+            kept={keptAgainst(locks.find(({ athleteId }) => athleteId === id)?.locks ?? [], athlete)}
             send={() => job.send([id])}
           />
         ))}

@@ -1,6 +1,6 @@
 /**
  * Text that is never lost: kept in this browser at every key, sent to the server after a pause, and on leaving.
- * When another window saved in between, both texts are shown and the coach chooses.
+ * When another window saved in between, both changes stand where they are of different lines; else both texts are shown and the coach chooses. Either way each of them is kept under “Earlier”.
  */
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
@@ -9,7 +9,8 @@ import { workoutLists } from '../api/queries';
 import { standingIn } from '../api/save-details';
 import type { StoredWorkout } from '../api/types';
 import { toast } from '../ui/toast';
-import { forgetDraft, isBehind, keepDraft, readDraft } from './kept-draft';
+import { forgetDraft, isBehind, keepDraft, readDraft, type KeptDraft } from './kept-draft';
+import { mergeTexts } from './merge-texts';
 
 export type SaveState =
   | { readonly kind: 'saved' }
@@ -25,19 +26,27 @@ const pauseMs = 600;
  * conflict.
  * @param before the text ours began from
  */
-async function put(id: number, text: string, before: string, revision: number): Promise<StoredWorkout> {
+async function put(id: number, sent: Sent, before: string, revision: number): Promise<StoredWorkout> {
   try {
-    return await api<StoredWorkout>(`/workouts/${id}`, { method: 'PUT', body: { text, revision } });
+    return await api<StoredWorkout>(`/workouts/${id}`, { method: 'PUT', body: { ...sent, revision } });
   } catch (error) {
     const standing = standingIn(error);
-    if (standing?.text === text) return standing;
-    if (standing?.text === before) return put(id, text, before, standing.revision);
+    if (standing?.text === sent.text) return standing;
+    if (standing?.text === before) return put(id, sent, before, standing.revision);
     throw error;
   }
 }
+interface Sent {
+  readonly text: string;
+  /** kept under “Earlier”, and so is what it replaces: two windows met */
+  readonly aside?: string;
+}
+
+const bothStand = (): unknown =>
+  toast('Another window changed other lines. Both changes are in the text now; each text alone is under “Earlier”.', { duration: 12_000 });
 
 /** Sends the text that stands, one at a time; what was typed meanwhile goes out after it. */
-function useSaver(workout: StoredWorkout, latest: RefObject<string>, setState: (state: SaveState) => void) {
+function useSaver(workout: StoredWorkout, latest: RefObject<string>, aside: RefObject<string | null>, { setState, adopt }: Shown) {
   const client = useQueryClient();
   const revision = useRef(workout.revision);
   const saved = useRef(workout.text);
@@ -46,9 +55,11 @@ function useSaver(workout: StoredWorkout, latest: RefObject<string>, setState: (
     if (running.current || latest.current === saved.current) return;
     running.current = true;
     const sending = latest.current;
+    let met = false;
     setState({ kind: 'saving' });
     try {
-      const answer = await put(workout.id, sending, saved.current, revision.current);
+      const answer = await put(workout.id, { text: sending, ...(aside.current === null ? {} : { aside: aside.current }) }, saved.current, revision.current);
+      aside.current = null;
       revision.current = answer.revision;
       saved.current = sending;
       client.setQueryData(['workouts', workout.id], answer);
@@ -60,24 +71,56 @@ function useSaver(workout: StoredWorkout, latest: RefObject<string>, setState: (
       }
     } catch (error) {
       const current = standingIn(error);
-      setState(current ? { kind: 'conflict', theirs: current } : { kind: 'failed', message: messageOf(error) });
+      const merged = current ? mergeTexts(saved.current, latest.current, current.text) : null;
+      if (current && merged !== null) {
+        met = true;
+        aside.current = latest.current;
+        [revision.current, saved.current] = [current.revision, current.text];
+        adopt(merged);
+        bothStand();
+      } else setState(current ? { kind: 'conflict', theirs: current } : { kind: 'failed', message: messageOf(error) });
     } finally {
       running.current = false;
     }
-    if (latest.current !== sending && latest.current !== saved.current) void save();
-  }, [client, workout.id, latest, setState]);
-  return { save, revision, saved, running };
+    if (met || (latest.current !== sending && latest.current !== saved.current)) void save();
+  }, [client, workout.id, latest, aside, setState, adopt]);
+  /** The other window's text stands; ours is kept under “Earlier”. */
+  const putAside = async (mine: string, theirs: StoredWorkout): Promise<void> => {
+    running.current = true;
+    const answer = await put(workout.id, { text: theirs.text, aside: mine }, theirs.text, theirs.revision).catch(() => null);
+    if (answer) revision.current = answer.revision;
+    running.current = false;
+    if (latest.current !== saved.current) void save();
+  };
+  return { save, putAside, revision, saved, running };
 }
+interface Shown {
+  readonly setState: (state: SaveState) => void;
+  /** puts a text where one types */
+  readonly adopt: (text: string) => void;
+}
+
+/** What was kept here and what another window wrote since, in one text; null: it stands alone, or a person decides. */
+const mergedDraft = (draft: KeptDraft | null, standing: string): string | null =>
+  draft !== null && draft.from !== null && isBehind(draft, standing) ? mergeTexts(draft.from, draft.text, standing) : null;
 
 export function useAutosave(workout: StoredWorkout) {
   const [draft] = useState(() => readDraft(workout.id));
-  const [text, setText] = useState(draft?.text ?? workout.text);
-  // what was kept here does not go over what another window wrote since: both are shown
-  const [state, setState] = useState<SaveState>(isBehind(draft, workout.text) ? { kind: 'conflict', theirs: workout } : { kind: 'saved' });
+  const [merged] = useState(() => mergedDraft(draft, workout.text));
+  const [text, setText] = useState(merged ?? draft?.text ?? workout.text);
+  // what was kept here does not go over what another window wrote since: both stand, or both are shown
+  const isAskedFirst = merged === null && isBehind(draft, workout.text);
+  const [state, setState] = useState<SaveState>(isAskedFirst ? { kind: 'conflict', theirs: workout } : { kind: 'saved' });
   /** what a draft began from that another window has gone past; undefined: there is none */
-  const origin = useRef(draft !== null && isBehind(draft, workout.text) ? draft.from : undefined);
+  const origin = useRef(isAskedFirst ? draft!.from : undefined);
   const latest = useRef(text);
-  const { save, revision, saved, running } = useSaver(workout, latest, setState);
+  const aside = useRef(merged === null ? null : draft!.text);
+  const adopt = useCallback((next: string): void => {
+    latest.current = next;
+    setText(next);
+  }, []);
+  const { save, putAside, revision, saved, running } = useSaver(workout, latest, aside, { setState, adopt });
+  useEffect(() => void (merged !== null && bothStand()), [merged]);
 
   const change = useCallback(
     (next: string): void => {
@@ -114,12 +157,15 @@ export function useAutosave(workout: StoredWorkout) {
     forgetDraft(workout.id);
     setState({ kind: 'saved' });
     // nothing typed is gone by one click
-    toast('The other text was taken; yours is put aside.', { duration: 20_000, action: { label: 'Undo', onClick: () => change(mine) } });
+    void putAside(mine, theirs);
+    toast('The other text was taken; yours is under “Earlier”.', { duration: 20_000, action: { label: 'Undo', onClick: () => change(mine) } });
   };
   const keepMine = (theirs: StoredWorkout): void => {
     origin.current = undefined;
     revision.current = theirs.revision;
     saved.current = theirs.text;
+    // theirs stands there no more, and is kept whatever was kept of this spell of typing
+    aside.current = '';
     setState({ kind: 'waiting' });
     void save();
   };

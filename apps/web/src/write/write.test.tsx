@@ -181,16 +181,46 @@ describe('a text that is typed', () => {
     server.change({ 'PUT /workouts/7': saved });
     fireEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
     await pause();
-    expect(server.writes().at(-1)!.body).toEqual({ text: '# Mine!', revision: 5 });
+    // theirs is kept among the earlier ones
+    expect(server.writes().at(-1)!.body).toEqual({ text: '# Mine!', revision: 5, aside: '' });
+  });
+  test('of which another window changed other lines is one text with both changes; each alone is kept', async () => {
+    const theirs = { ...workout, text: squall.replace('# Squall', '# Gale'), revision: 5 };
+    const mine = `${squall.trimEnd()}\n5 devil of the deep\n`;
+    let asked = 0;
+    const first = refuse({ status: 409, code: 'changed_elsewhere', title: 'Changed elsewhere.', current: theirs });
+    const { server } = stage(<Page />, { answers: { 'PUT /workouts/7': (body: unknown) => (asked++ === 0 ? first : { ...saved(body), revision: 7 }) } });
+    type(mine);
+    await pause();
+    expect(area().value).toBe(mine.replace('# Squall', '# Gale'));
+    expect(screen.queryByRole('button', { name: 'Keep mine' })).toBeNull();
+    expect(server.writes().at(-1)!.body).toEqual({ text: mine.replace('# Squall', '# Gale'), revision: 5, aside: mine });
+    // what is typed next is an ordinary save
+    type('# After');
+    await pause();
+    expect(server.writes().at(-1)!.body).toEqual({ text: '# After', revision: 7 });
+  });
+  test('that was kept here and has gone on elsewhere is one text with both, too', async () => {
+    const began = squall.replace('8 pull-up', '7 pull-up');
+    const mine = began.replace('# Squall', '# Gale');
+    localStorage.setItem(draft, JSON.stringify({ text: mine, from: began }));
+    const { server } = stage(<Page />, { answers: { 'PUT /workouts/7': saved } });
+    await pause();
+    expect(area().value).toBe(squall.replace('# Squall', '# Gale'));
+    expect(server.writes()[0]!.body).toEqual({ text: squall.replace('# Squall', '# Gale'), revision: 3, aside: mine });
+    expect(kept()).toEqual([]);
   });
   test('takes the other one where that is chosen', async () => {
     const theirs = { ...workout, text: '# Theirs', revision: 5 };
-    stage(<Page />, { answers: { 'PUT /workouts/7': refuse({ status: 409, code: 'changed_elsewhere', title: 'Changed.', current: theirs }) } });
+    const { server } = stage(<Page />, {
+      answers: { 'PUT /workouts/7': refuse({ status: 409, code: 'changed_elsewhere', title: 'Changed.', current: theirs }) },
+    });
     type('# Mine');
     await pause();
     fireEvent.click(screen.getByRole('button', { name: 'Take that one' }));
     expect(area().value).toBe('# Theirs');
     expect(localStorage.getItem(draft)).toBeNull();
+    expect(server.writes().at(-1)!.body).toEqual({ text: '# Theirs', revision: 5, aside: '# Mine' });
   });
   test('is no conflict where only the answer to its own saving was lost', async () => {
     const mine = { ...workout, text: '# Mine', revision: 4 };

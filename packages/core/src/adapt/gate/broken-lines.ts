@@ -2,7 +2,7 @@
 import type { Athlete, AvoidName } from '../../athlete/athlete';
 import type { Place } from '../../kit/kit';
 import { feasibleLoads, platesInHand, type FeasibleLoad } from '../../kit/loads';
-import { obstacles, sentenceForObstacle } from '../../limits/feasible';
+import { obstacles, sentenceForObstacle, type Obstacle } from '../../limits/feasible';
 import { movementOf } from '../../movements/catalogue';
 import { formatLoad, formatSlot } from '../../notation/format-workout';
 import { parseWorkout } from '../../notation/parse-workout';
@@ -15,7 +15,10 @@ export interface BrokenLine {
   readonly why: string;
   /** the entry of the avoid-list it goes against; null where it is something else */
   readonly tag: AvoidName | null;
+  /** against what keeps from harm, not against kit or place */
+  readonly harms: boolean;
 }
+export const isHarm = ({ code }: Obstacle): boolean => code === 'avoid' || code === 'limit';
 
 /** kg a written load may be from one that is owned: pounds are written in whole ones */
 const asWritten = 0.5;
@@ -38,8 +41,9 @@ export function brokenLines(versionText: string, athlete: Athlete, place: Place)
         line,
         why: sentenceForObstacle(obstacle),
         tag: obstacle.code === 'avoid' ? obstacle.tag : null,
+        harms: isHarm(obstacle),
       })),
-      ...(notOwned === null ? [] : [{ line, why: notOwned, tag: null }]),
+      ...(notOwned === null ? [] : [{ line, why: notOwned, tag: null, harms: false }]),
     ];
   });
   return found.filter((each, at) => found.findIndex(({ line, why }) => line === each.line && why === each.why) === at);
