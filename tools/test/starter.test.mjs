@@ -1,7 +1,7 @@
 /** What `npm start` is made of: one lock with a living owner, files that are never wiped, processes that are kept alive. */
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { passwordOf } from '../lib/database.mjs';
