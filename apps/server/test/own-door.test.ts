@@ -102,3 +102,55 @@ describe('a proposal', () => {
     expect(notes.at(-1)).toBe('the last');
   });
 });
+
+describe('what speaks of harm and came through the door', () => {
+  const settleAll = async (): Promise<void> => {
+    for (const { id } of (await desk('GET', '/proposals')).json.proposals as { id: number }[]) await desk('PUT', `/proposals/${id}`, { taken: false });
+  };
+  test.each([
+    [{ avoid: 'running\njumping' }],
+    [{ avoid: 'the left knee' }],
+    [{ note: 'My knee hurts since Sunday.' }],
+    [{ note: 'I am pregnant, 20 weeks' }],
+    [{ note: 'no jumping please' }],
+    [{ note: 'had an operation, the doctor says nothing overhead' }],
+    [{ kit: 'dumbbell 10 kg x 2', note: 'chest pain after the last one' }],
+    [{ note: 'cannot hang from a bar at the moment' }],
+  ])('%j holds what was sent and what is to be sent, until the coach has taken or left it', async (change) => {
+    await settleAll();
+    const workout = await addWorkout(desk);
+    const sent = await sendTo(desk, workout, athlete);
+    expect((await propose(change)).status).toBe(200);
+    expect((await instance.stranger('GET', `/a/${sent}`)).json.held).toBe(true);
+    const { sends } = (await desk('GET', `/workouts/${workout}/sends`)).json;
+    expect(sends[0].against).toEqual(expect.arrayContaining([expect.stringMatching(/came through the athlete’s own door and waits for an answer/)]));
+    const refused = await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] });
+    expect([refused.status, refused.json.detail]).toEqual([422, expect.stringMatching(/^Tabrik wrote through their own door: “/)]);
+    await settleAll();
+    expect((await instance.stranger('GET', `/a/${sent}`)).json.held).toBe(false);
+    expect((await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] })).status).toBe(200);
+  });
+  test.each([
+    [{ avoid: 'running' }],
+    [{ note: 'I have a new kettlebell' }],
+    [{ lifts: 'back squat: 92 kg' }],
+    [{ note: 'a great number of rounds! can’t wait for Friday' }],
+  ])('%j says nothing of it, and holds nothing', async (change) => {
+    await settleAll();
+    const sent = await sendTo(desk, await addWorkout(desk), athlete);
+    await propose(change);
+    expect((await instance.stranger('GET', `/a/${sent}`)).json.held).toBe(false);
+  });
+  test('is not pushed out by what comes after it', async () => {
+    await settleAll();
+    instance.clock.now = new Date(instance.clock.now.getTime() + 3_600_000);
+    await propose({ note: 'the shoulder hurts' });
+    for (let at = 0; at < 3; at++) {
+      instance.clock.now = new Date(instance.clock.now.getTime() + 3_600_000);
+      for (let each = 0; each < 10; each++) await propose({ note: `a word, number ${at}.${each}` });
+    }
+    const notes = ((await desk('GET', '/proposals')).json.proposals as { change: { note: string } }[]).map(({ change }) => change.note);
+    expect(notes).toContain('the shoulder hurts');
+    expect(notes).not.toContain('a word, number 0.0');
+  });
+});

@@ -24,7 +24,7 @@ export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/n
 // people and kit
 export { keptAgainst } from './adapt/kept-against';
 export { brokenLines, type BrokenLine } from './adapt/gate/broken-lines';
-export { isPlaced as speaksOfHarm, unansweredSentence, type Unanswered } from './athlete/harm';
+export { isPlaced as speaksOfHarm, mayTellOfHarm, unansweredSentence, type Unanswered } from './athlete/harm';
 export { athleteWith, readAthlete, type AthleteProblem } from './athlete/read-athlete';
 export { readPlace } from './athlete/read-place';
 export { readMass, readLength } from './athlete/measures';

@@ -6,6 +6,7 @@ import { newToken } from '../auth/token';
 import { Problem } from '../platform/errors';
 import type { DoorRow } from '../platform/rows';
 import { parsed } from '../platform/parsed';
+import { harmSaid } from './said';
 
 /** What a living door opens. */
 export interface OpenDoor {
@@ -83,6 +84,8 @@ export function doorStore({ sequelize, models, read, write, transact }: Database
 
 export interface ProposalStore {
   make(coachId: number, athleteId: number, change: ProposedChange): Promise<void>;
+  /** what waits for the coach from some athletes */
+  from(athleteIds: readonly number[]): Promise<ReadonlyMap<number, ProposedChange[]>>;
   /** that wait for the coach, the oldest first */
   open(coachId: number): Promise<Proposal[]>;
   /** @param taken whether the coach took it; null: it waits again @throws {Problem} not_found */
@@ -95,10 +98,25 @@ export const proposalStore = ({ models, read, write, transact }: Database): Prop
   make: (coachId, athleteId, change) =>
     transact(async (transaction) => {
       await models.proposals.create({ coachId, athleteId, change, settledAt: null, taken: null }, { transaction });
-      const waiting = await models.proposals.findAll({ where: { athleteId, settledAt: null }, attributes: ['id'], order: [['id', 'DESC']], transaction });
-      const old = waiting.slice(mostWaiting).map(({ id }) => id);
+      const waiting = await models.proposals.findAll({
+        where: { athleteId, settledAt: null },
+        attributes: ['id', 'change'],
+        order: [['id', 'DESC']],
+        transaction,
+      });
+      // what speaks of harm waits until it is answered, however much comes after it
+      const old = waiting
+        .filter((row) => harmSaid([row.change as ProposedChange], {}).length === 0)
+        .slice(mostWaiting)
+        .map(({ id }) => id);
       if (old.length > 0) await models.proposals.destroy({ where: { id: old }, transaction });
     }),
+  from: async (athleteIds) => {
+    const rows = await read(() => models.proposals.findAll({ where: { athleteId: [...athleteIds], settledAt: null }, order: ['id'] }));
+    const changes = new Map<number, ProposedChange[]>();
+    for (const { athleteId, change } of rows) changes.set(athleteId, [...(changes.get(athleteId) ?? []), change as ProposedChange]);
+    return changes;
+  },
   open: async (coachId) => {
     const rows = await read(() => models.proposals.findAll({ where: { coachId, settledAt: null }, order: ['id'], limit: 200 }));
     return rows.map(({ id, athleteId, change, createdAt }) => ({ id, athleteId, change: change as ProposedChange, at: createdAt.toISOString() }));

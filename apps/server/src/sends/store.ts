@@ -57,7 +57,7 @@ export interface SendStore {
   /** @param text of the workout as it stands */
   list(workoutId: number, text: string): Promise<StoredSend[]>;
   /** What stands behind each open link, for whoever asks whether it may still be done. */
-  standing(workoutId: number): Promise<(SentVersion & { readonly id: number })[]>;
+  standing(workoutId: number): Promise<(SentVersion & { readonly id: number; readonly athleteId: number })[]>;
   /** Sends or sends again: the link stays while it is alive; a withdrawn or expired one is replaced by a new one. */
   send(send: NewSend, now: Date, transaction?: Transaction): Promise<void>;
   /** The version a score of this athlete is of; null where nothing was sent. */
@@ -134,19 +134,20 @@ const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.at
   FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id JOIN coaches d ON d.id = w.coach_id LEFT JOIN class_clocks k ON k.workout_id = s.workout_id WHERE s.token = :token`;
 
 /** Of each link that is open: the version behind it, what it was made for, and the file as it stands. */
-const standingQuery = `SELECT s.id, s.version_text AS versionText, JSON_EXTRACT(s.brief, '$.madeFor') AS madeFor, s.today, a.file
+const standingQuery = `SELECT s.id, s.athlete_id AS athleteId, s.version_text AS versionText, JSON_EXTRACT(s.brief, '$.madeFor') AS madeFor, s.today, a.file
   FROM sends s JOIN athletes a ON a.id = s.athlete_id AND a.deleted_at IS NULL WHERE s.workout_id = :workoutId AND s.revoked_at IS NULL`;
 interface StandingRow {
   readonly id: number;
+  readonly athleteId: number;
   readonly versionText: string;
   readonly madeFor: unknown;
   readonly today: unknown;
   readonly file: unknown;
 }
-const standingOf = ({ id, today, file, ...sent }: StandingRow): SentVersion & { readonly id: number } => {
+const standingOf = ({ id, athleteId, today, file, ...sent }: StandingRow): SentVersion & { readonly id: number; readonly athleteId: number } => {
   const asked = today ? parsed<Today>(today) : null;
   const madeFor = asked ? asked.brief.madeFor : sent.madeFor ? parsed<NonNullable<Brief['madeFor']>>(sent.madeFor) : undefined;
-  return { id, versionText: asked?.versionText ?? sent.versionText, madeFor, file: parsed<SentVersion['file']>(file) };
+  return { id, athleteId, versionText: asked?.versionText ?? sent.versionText, madeFor, file: parsed<SentVersion['file']>(file) };
 };
 
 type Reads = Pick<SendStore, 'list' | 'standing' | 'versionFor' | 'lengths' | 'expected' | 'open'>;

@@ -3,6 +3,7 @@ import type { AthletePage, StoredSend, TodayAsked } from '@gambito/contract';
 import { hoursAfter, withByHand, type Lock } from '@gambito/core';
 import { athleteInput } from '../athletes/use-cases';
 import type { Coach } from '../auth/store';
+import { harmSaid, saidSentence } from '../doors/said';
 import { Problem } from '../platform/errors';
 import type { Urgency } from '../platform/pool/fair-queue';
 import type { Services } from '../platform/services';
@@ -35,9 +36,14 @@ export async function makeVersion(
   { workoutId, text, athleteId, locks }: Meant,
   urgency: Urgency = 'now',
 ): Promise<MadeBrief> {
-  const { file, results, today } = await athleteInput(services, coach, athleteId, workoutId);
+  const { stored, file, results, today } = await athleteInput(services, coach, athleteId, workoutId);
+  const said = await saidBy(services, athleteId, file);
+  if (said.length > 0) throw new Problem('unreadable_athlete', saidSentence(stored.name, said));
   return services.pool.run(coach.id, 'brief', { file, results, today, text, locks, rules: coach.rules, units: coach.units, ritual: coach.ritual }, urgency);
 }
+
+const saidBy = async (services: Services, athleteId: number, file: Readonly<Record<string, unknown>>): Promise<string[]> =>
+  harmSaid((await services.proposals.from([athleteId])).get(athleteId) ?? [], file);
 
 /** To a few, at once. */
 export async function sendNow(services: Services, coach: Coach, workoutId: number, athleteIds: readonly number[]): Promise<StoredSend[]> {
@@ -50,6 +56,8 @@ export async function sendNow(services: Services, coach: Coach, workoutId: numbe
   return listed(services, workoutId, text);
 }
 
+const wroteIt = (words: string): string => `“${words}” came through the athlete’s own door and waits for an answer`;
+
 /** What was sent, with the lines that go against what an athlete is to be spared by now. */
 async function listed(services: Services, workoutId: number, text: string): Promise<StoredSend[]> {
   const [sends, standing, locked] = await Promise.all([
@@ -57,7 +65,13 @@ async function listed(services: Services, workoutId: number, text: string): Prom
     services.sends.standing(workoutId),
     services.workouts.locks(workoutId),
   ]);
-  const made = new Map(standing.map((sent) => [sent.id, { against: againstNow(sent), locks: sent.madeFor?.locks }]));
+  const said = await services.proposals.from(sends.map(({ athleteId }) => athleteId));
+  const made = new Map(
+    standing.map((sent) => [
+      sent.id,
+      { against: [...againstNow(sent), ...harmSaid(said.get(sent.athleteId) ?? [], sent.file).map(wroteIt)], locks: sent.madeFor?.locks },
+    ]),
+  );
   return sends.map((send) => {
     const { against = [], locks } = made.get(send.id) ?? {};
     const fixed = locked.find(({ athleteId }) => athleteId === send.athleteId)?.locks ?? [];
@@ -104,7 +118,7 @@ export async function athletePage(services: Services, link: OpenLink): Promise<A
     today,
     felt,
     together,
-    held: isHeld(link),
+    held: await isHeld(services, link),
     logBy,
   };
 }
@@ -124,12 +138,13 @@ export async function askToday(services: Services, link: OpenLink, asked: TodayA
   await services.sends.setToday(workoutId, athleteId, { said, ...made });
 }
 
-const isHeld = ({ versionText, brief, athleteFile }: OpenLink): boolean => againstNow({ versionText, madeFor: brief.madeFor, file: athleteFile }).length > 0;
+const isHeld = async (services: Services, { versionText, brief, athleteFile, athleteId }: OpenLink): Promise<boolean> =>
+  againstNow({ versionText, madeFor: brief.madeFor, file: athleteFile }).length > 0 || (await saidBy(services, athleteId, athleteFile)).length > 0;
 const beingLookedAt = 'Your coach is looking at this again. Open the link before you begin.';
 
 /** @param address where the page is reached, without its path */
 export async function calendarOf(services: Services, link: OpenLink, token: string, address: string): Promise<string> {
-  const text = isHeld(link) ? beingLookedAt : await services.pool.run(link.coachId, 'plainText', { text: link.versionText });
+  const text = (await isHeld(services, link)) ? beingLookedAt : await services.pool.run(link.coachId, 'plainText', { text: link.versionText });
   const entry = {
     uid: uidOf(link.workoutId, link.athleteId),
     title: link.brief.title,
@@ -144,7 +159,7 @@ const dayOf = ({ workout, sentAt }: OpenLink): string => workout?.day ?? sentAt.
 
 /** The version on paper, or as text. @throws {Problem} held */
 export async function sheetFor(services: Services, link: OpenLink, face: 'pdf' | 'md' | 'txt'): Promise<Buffer | string> {
-  if (isHeld(link)) throw new Problem('held');
+  if (await isHeld(services, link)) throw new Problem('held');
   const [{ brief, coachId }, day] = [link, dayOf(link)];
   if (face === 'pdf') return Buffer.from(await services.pool.run(coachId, 'pages', { brief, day }));
   return face === 'md' ? sheetMarkdown(sheetOf(brief, day)) : sheetText(sheetOf(brief, day));

@@ -239,6 +239,18 @@ function answered(raw: unknown, found: Found, tell: Tell): Unanswered[] {
 /** Whether a key of the file speaks of harm, and so is read here. */
 export const isPlaced = (key: string): boolean => denied(plainKey(key)) !== null || kindOf(plainKey(key)) !== null;
 
+/** in words that somebody writes freely: what may be harm is looked at by a person, what is not costs them one click */
+const harmInWords =
+  /\b(?:injur|pain|hurt|ach(?:e|ing)|sore|sprain|strain|tweak|pulled|torn|tear|swollen|pregnan|postpartum|hernia|surger|operat|dizz|faint|passed out|numb(?:ness)?\b|tingl|chest(?!.to)|breathless|short of breath|heart\b|blood pressure|doctor|physio|hospital|concuss|fractur|broke|dislocat|slipped disc|sciatica|dark urine|avoid|spare|not allowed|must not|should not|shouldn.?t|can ?not|can.?t(?! wait))/i;
+/** `no running`, `without jumps`: something of the avoid-list that is not to be done */
+const deniedInWords = new RegExp(
+  `\\b(?:no|not|never|without|stop|stopped|skip)\\b[^.]{0,20}\\b(?:${avoidNames.map((name) => name.split('_')[0]!.replace(/ing$/, '')).join('|')})`,
+  'i',
+);
+
+/** Whether free words, such as a note, may speak of harm. */
+export const mayTellOfHarm = (words: string): boolean => harmInWords.test(words) || deniedInWords.test(words);
+
 /** @param file as it was typed */
 export function readHarm(file: Plain, tell: Tell): Harm {
   const found = new Found();
