@@ -27,7 +27,7 @@ export function athleteFrom(path: string, date: string): Athlete {
   const { athlete, problems } = readAthlete(plainFrom(path), date);
   const errors = problems.filter((each) => each.level === 'error');
   if (errors.length > 0) throw new InputError(errors.map((each) => ({ message: `${path}: ${each.message}` })));
-  for (const each of problems) warn(`${path}: warning: ${each.key}: ${each.message}`);
+  for (const each of problems) warn(`${path}: ${each.level}: ${each.key}: ${each.message}`);
   return athlete;
 }
 

@@ -25,6 +25,7 @@ export { meetsNeeds, parseNeeds, type Needs, type NeedAtom } from './movements/n
 export { keptAgainst } from './adapt/kept-against';
 export { brokenLines, type BrokenLine } from './adapt/gate/broken-lines';
 export { isPlaced as speaksOfHarm, mayTellOfHarm, unansweredSentence, type Unanswered } from './athlete/harm';
+export { tidyFile } from './athlete/file-keys';
 export { athleteWith, readAthlete, type AthleteProblem } from './athlete/read-athlete';
 export { readPlace } from './athlete/read-place';
 export { readMass, readLength } from './athlete/measures';

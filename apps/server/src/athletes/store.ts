@@ -1,6 +1,6 @@
 /** Athletes as the database keeps them: the file as it was typed, so that nothing typed is lost. */
 import { figuresOf, groupsOf, type DeletedAthlete, type ListedResult, type StoredAthlete } from '@gambito/contract';
-import { mostResults, type ReadPast, type ReadResult } from '@gambito/core';
+import { mostResults, tidyFile, type ReadPast, type ReadResult } from '@gambito/core';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { setDeleted } from '../platform/bin';
 import type { Database } from '../platform/database';
@@ -183,7 +183,8 @@ function athleteWrites(database: Database): Omit<AthleteStore, keyof Reads> {
   const { models, transact } = database;
   const find = finding(database);
   /** @returns its number */
-  const put = async (coachId: number, id: number | null, file: AthleteFile, revision: number, transaction: Transaction): Promise<number> => {
+  const put = async (coachId: number, id: number | null, typed: AthleteFile, revision: number, transaction: Transaction): Promise<number> => {
+    const file = tidyFile(typed);
     const fresh = { name: nameOf(file), file: { ...file } };
     if (id === null) {
       const made = await models.athletes.create({ coachId, ...fresh, revision: 1, deletedAt: null }, { transaction });

@@ -2,7 +2,6 @@
  * The athlete file (YAML or JSON, already parsed to plain values) → athlete. Any key may be missing; an unknown key is a warning, never a refusal.
  * Only what speaks of harm and cannot be placed is an error (harm.ts): it must not be passed over.
  */
-import { distance } from 'fastest-levenshtein';
 import { barePlace } from '../kit/kit';
 import { findMovement } from '../movements/names';
 import { isMovementId } from '../movements/catalogue';
@@ -10,7 +9,8 @@ import type { MassUnit } from '../units/mass';
 import { levels, type Athlete, type KnownMax, type Level, type LoggedResult, type Measured, type ReadPast, type TimedEffort } from './athlete';
 import { datedFigure, dayText, yearsSince, type SaidDay } from './dated';
 import { entriesOf, isPlain, mostEntries, type AthleteProblem, type Plain, type Tell } from './file';
-import { isPlaced, readHarm } from './harm';
+import { categoryOf, underKnownKeys } from './file-keys';
+import { readHarm } from './harm';
 import { readBest, readDurationOf, readLength, readMass, readMax, textOf } from './measures';
 import { readPlace } from './read-place';
 import { readTier, type SaidTier } from './tier';
@@ -31,12 +31,47 @@ function recordOf(raw: unknown, key: string, tell: Tell): [string, unknown][] {
   return entriesOf(raw);
 }
 
+const engines: Readonly<Record<string, TimedEffort['engine']>> = {
+  run: 'run',
+  running: 'run',
+  row: 'row',
+  rowing: 'row',
+  rower: 'row',
+  erg: 'row',
+  bike: 'bike',
+  cycling: 'bike',
+  cycle: 'bike',
+};
+const metresOf: Readonly<Record<string, number>> = {
+  m: 1,
+  metre: 1,
+  metres: 1,
+  meter: 1,
+  meters: 1,
+  k: 1000,
+  km: 1000,
+  mile: 1609.344,
+  miles: 1609.344,
+  mi: 1609.344,
+};
+/** `run_400_m`, `2 km row`, `5k run`, `1 mile run`, `Row 500m`; null where it is none */
+function effortOf(key: string): Pick<TimedEffort, 'engine' | 'metres'> | null {
+  const words = key
+    .slice(0, 60)
+    .toLowerCase()
+    .replaceAll(/[_\s-]+/g, ' ')
+    .trim();
+  const found = /^(?:(\d+(?:[.,]\d+)?) ?([a-z]+) ([a-z]+)|([a-z]+) (\d+(?:[.,]\d+)?) ?([a-z]+))$/.exec(words);
+  const [engine, figure, unit] = [found?.[3] ?? found?.[4], found?.[1] ?? found?.[5], found?.[2] ?? found?.[6]];
+  if (engine === undefined || figure === undefined || unit === undefined || !Object.hasOwn(engines, engine) || !Object.hasOwn(metresOf, unit)) return null;
+  return { engine: engines[engine]!, metres: Number(figure.replace(',', '.')) * metresOf[unit]! };
+}
+
 function readTimes(raw: unknown, tell: Tell): TimedEffort[] {
   return recordOf(raw, 'times', tell).flatMap(([key, value]) => {
-    const found = /^(run|row|bike)_(\d+(?:\.\d+)?)_(m|km)$/.exec(key);
+    const found = effortOf(key);
     const seconds = readDurationOf(value, 'seconds');
-    if (found && seconds !== null && seconds > 0 && seconds < 48 * 3600)
-      return [{ engine: found[1] as TimedEffort['engine'], metres: Number(found[2]) * (found[3] === 'km' ? 1000 : 1), seconds }];
+    if (found && seconds !== null && seconds > 0 && seconds < 48 * 3600) return [{ ...found, seconds }];
     tell(
       'warning',
       `times.${key}`,
@@ -161,7 +196,7 @@ interface Body {
   readonly statureM: number;
 }
 function readBody(file: Plain, units: MassUnit, assumed: string[], tell: Tell): Body {
-  const category = file['category'] === 'men' || file['category'] === 'women' ? file['category'] : null;
+  const category = categoryOf(file['category']);
   if (category === null) {
     if (isSaid(file['category'])) tell('warning', 'category', `“${textOf(file['category'])}” is not known; expected men or women.`);
     assumed.push('category: the men’s column, because none was given');
@@ -197,11 +232,6 @@ function readTierOf(said: unknown, category: Category, assumed: string[], tell: 
   return tier;
 }
 
-const known =
-  'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits read prefer time_available place places notes results unread groups tier contact kit'.split(
-    ' ',
-  );
-
 /** The first is usual; a kit without a place is that of a place. */
 function placesIn(file: Plain): unknown[] {
   if (Array.isArray(file['places'])) return file['places'].slice(0, 20);
@@ -211,12 +241,6 @@ function placesIn(file: Plain): unknown[] {
   return kit === undefined || kit === null ? [] : [{ kit }];
 }
 
-/** The key that may be meant. */
-const nearTo = (key: string): string => {
-  const near = known.filter((word) => distance(key.toLowerCase().replaceAll(/[\s-]+/g, '_'), word) <= 2)[0];
-  return near ? ` (“${near}”?)` : '';
-};
-
 /**
  * @param raw plain values, as a YAML or JSON reader gives them
  * @param today ISO date, for the age; core has no clock
@@ -225,15 +249,14 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
   const problems: AthleteProblem[] = [];
   const assumed: string[] = [];
   const tell: Tell = (level, key, message) => void problems.push({ level, key, message });
-  const file: Plain = isPlain(raw) ? raw : {};
+  const typed: Plain = isPlain(raw) ? raw : {};
   if (!isPlain(raw)) tell('error', '', 'Expected an athlete as keys and values, such as “level: trained” and “body_mass: 64 kg”.');
-  for (const key of Object.keys(file))
-    if (!known.includes(key) && !isPlaced(key)) tell('warning', key, `unknown key “${key}”${nearTo(key)}; kept in the file and not read.`);
+  const file = underKnownKeys(typed, tell);
   const units: MassUnit = file['units'] === 'lb' ? 'lb' : 'kg';
   if (isSaid(file['units']) && file['units'] !== 'kg' && file['units'] !== 'lb')
     tell('warning', 'units', `“${textOf(file['units'])}” is not known; expected kg or lb.`);
   const body = readBody(file, units, assumed, tell);
-  const harm = readHarm(file, tell);
+  const harm = readHarm(typed, tell);
   const rawPlaces = placesIn(file);
   const time = readDurationOf(file['time_available'], 'minutes');
   if (isSaid(file['time_available']) && time === null)
