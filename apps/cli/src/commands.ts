@@ -13,7 +13,7 @@ import {
   movementOf,
   movements,
   nearestMovements,
-  parseWorkout,
+  readWorkoutText,
   placeDay,
   planClock,
   checkScores,
@@ -66,9 +66,15 @@ const bandText = ({ unit, low, median, high }: Pick<Prediction, 'unit' | 'low' |
   `${figure(median, unit)} (${figure(low, unit)} to ${figure(high, unit)})`;
 
 function parseCommand(path: string, options: Options): number {
-  const parsed = parseWorkout(readText(path), unitsFrom(options.rules));
+  const parsed = readWorkoutText(readText(path), unitsFrom(options.rules));
   const failed = parsed.diagnostics.some((each) => each.level === 'error');
-  if (options.json) printJson({ workout: parsed.workout, summary: parsed.summary, diagnostics: parsed.diagnostics });
+  if (options.json)
+    printJson({
+      workout: parsed.workout,
+      summary: parsed.summary,
+      diagnostics: parsed.diagnostics,
+      ...(parsed.readAs === null ? {} : { readAs: parsed.readAs }),
+    });
   else {
     for (const each of parsed.diagnostics) warn(describe(path, each));
     const { summary } = parsed;
@@ -84,6 +90,20 @@ function parseCommand(path: string, options: Options): number {
     );
   }
   return failed ? 2 : 0;
+}
+
+/** A message → plain notation on standard output, and what found no place beside it. */
+function readCommand(path: string, options: Options): number {
+  const text = readText(path);
+  const { readAs, workout, diagnostics } = readWorkoutText(text, unitsFrom(options.rules));
+  const notation = readAs ?? formatWorkout(workout);
+  const open = diagnostics.filter(({ level }) => level !== 'info').map(({ level, message }) => ({ level, message }));
+  if (options.json) printJson({ notation, guessed: readAs !== null, open });
+  else {
+    print(notation);
+    for (const { level, message } of open) warn(`${path}: ${level}: ${message}`);
+  }
+  return open.some(({ level }) => level === 'error') ? 2 : 0;
 }
 
 function adaptCommand(path: string, options: Options): number {
@@ -299,6 +319,7 @@ function schemaCommand(name: string | undefined): number {
 
 export const usage = `gambito COMMAND …
   parse WORKOUT [--json]                                   read workout text: model, totals, diagnostics
+  read MESSAGE [--json]                                    a pasted message as plain notation, and what found no place
   format WORKOUT                                           canonical text
   adapt WORKOUT --athlete A [--rules R] [--tier T] [--json]  one version
   predict WORKOUT --athlete A [--json]                     the score as written
@@ -309,11 +330,35 @@ export const usage = `gambito COMMAND …
   schema NAME                                              JSON Schema of a file
 options: --date YYYY-MM-DD, --seed N; WORKOUT may be “-” for standard input`;
 
+const examples: Readonly<Record<string, string>> = {
+  parse: 'gambito parse breakwater.txt --json',
+  read: 'echo "12 min amrap: 8 burpees, 12 air squats, 16 sit ups. have fun" | gambito read -',
+  format: 'gambito format breakwater.txt',
+  adapt: 'gambito adapt breakwater.txt --athlete tabrik.yaml --tier scaled',
+  predict: 'gambito predict breakwater.txt --athlete tabrik.yaml',
+  compare: 'gambito compare breakwater.txt --results week.csv --people people/',
+  loads: 'gambito loads tabrik.yaml --json',
+  clock: 'gambito clock breakwater.txt',
+  movements: 'gambito movements "box jump"',
+  schema: 'gambito schema athlete',
+};
+/** What a command takes, with an example; of none of them, all. */
+export function help(command: string | undefined): string {
+  const line = usage.split('\n').find((each) => command !== undefined && each.startsWith(`  ${command} `));
+  const example = command === undefined ? undefined : examples[command];
+  if (line && example) return `${line.trim().replace(/ {2,}/, ':  ')}\nexample:  ${example}\nexit codes: 0 done, 1 a failure of Gambito, 2 the input is wrong`;
+  return `${usage}\nexamples:\n${Object.values(examples)
+    .map((each) => `  ${each}`)
+    .join('\n')}\nexit codes: 0 done, 1 a failure of Gambito, 2 the input is wrong`;
+}
+
 /** @returns the exit code */
 export function runCommand(command: string | undefined, argument: string | undefined, options: Options): number {
   switch (command) {
     case 'parse':
       return parseCommand(need(argument, 'a workout file'), options);
+    case 'read':
+      return readCommand(need(argument, 'a file with a message'), options);
     case 'format':
       print(formatWorkout(workoutFrom(need(argument, 'a workout file'), unitsFrom(options.rules)).workout));
       return 0;

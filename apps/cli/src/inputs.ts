@@ -2,15 +2,15 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { readPlain } from '@gambito/contract';
-import { parseWorkout, readAthlete, readRules, type Athlete, type Diagnostic, type HouseRules, type ParsedWorkout, type ReadOptions } from '@gambito/core';
+import { readAthlete, readRules, type Athlete, type Diagnostic, type HouseRules, type ReadAny, type ReadOptions, readWorkoutText } from '@gambito/core';
 import { InputError, readText, warn } from './io';
 
 export const describe = (path: string, each: Diagnostic): string =>
   `${path}:${each.line}:${each.column}: ${each.level}: ${each.message}${each.suggestion ? ` (try “${each.suggestion}”)` : ''}`;
 
-/** A workout that can be computed with; unreadable text is refused with all its diagnostics. */
-export function workoutFrom(path: string, options: ReadOptions = {}): ParsedWorkout {
-  const parsed = parseWorkout(readText(path), options);
+/** A workout that can be computed with, of notation or of a message; unreadable text is refused with all its diagnostics. */
+export function workoutFrom(path: string, options: ReadOptions = {}): ReadAny {
+  const parsed = readWorkoutText(readText(path), options);
   const errors = parsed.diagnostics.filter((each) => each.level === 'error');
   if (errors.length > 0) throw new InputError(errors.map((each) => ({ ...each, message: describe(path, each) })));
   for (const each of parsed.diagnostics) warn(describe(path, each));

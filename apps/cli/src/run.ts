@@ -1,12 +1,13 @@
 /** One call of gambito: its arguments are read, its command is run, and what went wrong is told. */
 import { parseArgs } from 'node:util';
-import { runCommand, type Options } from './commands';
-import { InputError, at, codeOf, printJson, warn, type Terminal } from './io';
+import { help, runCommand, type Options } from './commands';
+import { InputError, at, codeOf, print, printJson, warn, type Terminal } from './io';
 
 interface Call {
   readonly command: string | undefined;
   readonly argument: string | undefined;
   readonly options: Options;
+  readonly asksForHelp: boolean;
 }
 
 const dayOf = (date: string | undefined): string => {
@@ -30,6 +31,7 @@ function readCall(args: readonly string[]): Call {
     allowPositionals: true,
     options: {
       json: { type: 'boolean', default: false },
+      help: { type: 'boolean', short: 'h', default: false },
       athlete: { type: 'string' },
       rules: { type: 'string' },
       results: { type: 'string' },
@@ -42,6 +44,7 @@ function readCall(args: readonly string[]): Call {
   const { athlete, rules, results, people, tier, json } = values;
   const [command, ...rest] = positionals;
   return {
+    asksForHelp: values.help,
     command,
     argument: command === 'movements' ? rest.join(' ') || undefined : rest[0],
     options: { json, date: dayOf(values.date), seed: seedOf(values.seed), ...given({ athlete, rules, results, people, tier }) },
@@ -65,7 +68,11 @@ function tell(error: unknown, json: boolean): number {
 export const run = (args: readonly string[], terminal?: Terminal): number =>
   at(terminal, () => {
     try {
-      const { command, argument, options } = readCall(args);
+      const { command, argument, options, asksForHelp } = readCall(args);
+      if (asksForHelp) {
+        print(help(command));
+        return 0;
+      }
       return runCommand(command, argument, options);
     } catch (error) {
       return tell(error, args.includes('--json'));

@@ -153,6 +153,11 @@ describe('trouble is told apart', () => {
     expect(isFull({ original: { errno: 1026, message: 'Error writing file (errno: 28 "No space left on device")' } })).toBe(true);
     expect(isFull(new Error('something else'))).toBe(false);
   });
+  test('a node that left the cluster at the moment of a commit is away; a disk that is full then is full', () => {
+    const commit = (message: string) => ({ name: 'SequelizeDatabaseError', original: { errno: 1180, message } });
+    expect(isAway(commit('Error while appending streaming replication fragment(provider status: Not connected to Primary Component)'))).toBe(true);
+    expect(isFull(commit('Got error 28 "No space left on device" during COMMIT'))).toBe(true);
+  });
   test('two transactions that wait for each other: one is done again, both stand', async () => {
     for (const name of ['left', 'right']) await database.models.leases.upsert({ name, owner: '', heldUntil: new Date() });
     let meet: () => void = () => undefined;

@@ -167,7 +167,13 @@ export const summarySchema = z.object({
     }),
   ),
 });
-export const parseSchema = z.object({ workout: workoutSchema, summary: summarySchema, diagnostics: z.array(diagnosticSchema) });
+export const parseSchema = z.object({
+  workout: workoutSchema,
+  summary: summarySchema,
+  diagnostics: z.array(diagnosticSchema),
+  /** plain notation, where the text was a message */
+  readAs: z.string().optional(),
+});
 export const predictSchema = z.object({
   predicted: predictedSchema,
   pacing: z.object({

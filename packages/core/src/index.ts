@@ -9,6 +9,9 @@ export type * from './workout/workout';
 export { slotsOfPart, slotsOfWorkout, itemLists, mapSlots } from './workout/walk';
 export { summarize, type WorkoutSummary, type PartSummary } from './workout/summary';
 
+export { readWorkoutText, type ReadAny } from './message/read-any';
+export { readMessage, type ReadMessage } from './message/read-message';
+
 // sentences about what was typed
 export { withoutLongEchoes } from './text/echo';
 

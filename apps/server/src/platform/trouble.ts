@@ -15,8 +15,8 @@ const rootOf = (error: unknown): DatabaseError => {
 
 /** deadlock (also: certification failed on another node), lock wait, record changed, duplicate key */
 const conflicts = new Set([1213, 1205, 1020]);
-/** server shutting down, gone, lost, too many connections, not (yet) part of the cluster */
-const away = new Set([1053, 1040, 1047, 1152, 1184, 1927, 2006, 2013]);
+/** server shutting down, gone, lost, too many connections, not (yet) part of the cluster, or no more at the moment of a commit */
+const away = new Set([1053, 1040, 1047, 1152, 1180, 1184, 1927, 2006, 2013]);
 const awayCodes =
   /^(?:ECONN|EPIPE|ETIMEDOUT|EHOST|ENOTFOUND|ER_(?:SOCKET|CONNECTION|CMD_CONNECTION|GET_CONNECTION|PARSE|UNKNOWN_COMMAND|NO_SUCH_CONN|CONNECTION_TIMEOUT)|PROTOCOL)/;
 const awayNames = /^Sequelize(?:Connection|HostNot|AccessDenied|InvalidConnection).*Error$|^ConnectionAcquireTimeoutError$/;

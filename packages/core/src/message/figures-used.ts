@@ -1,0 +1,37 @@
+/** Whether the figures of a text are in what was read of it: a reading that leaves figures aside has not understood them. Not for what is kept as a note. */
+import type { Workout } from '../workout/workout';
+import { normalLines } from './normalise';
+
+/** Every number of the model, whatever it counts; words beside it are none. */
+function numbersOf(value: unknown, into: Set<number>): void {
+  if (typeof value === 'number') into.add(value);
+  else if (Array.isArray(value)) for (const each of value) numbersOf(each, into);
+  else if (typeof value === 'object' && value !== null) for (const each of Object.values(value)) numbersOf(each, into);
+}
+
+interface Told {
+  readonly text: string;
+  /** what it may stand as in the model */
+  readonly as: readonly number[];
+}
+const figure = /(\d+):(\d\d)|(\d+(?:\.\d+)?)(?: ?(kg|lb|km|m|min|s|h|mile|foot|in|cm|%|pood|cal))?/g;
+function told(line: string): Told[] {
+  return [...line.matchAll(figure)].map(([text, minutes, seconds, plain, unit]) => {
+    if (minutes !== undefined) return { text, as: [Number(minutes) * 60 + Number(seconds)] };
+    const value = Number(plain);
+    const scaled = [60, 1000, 0.01, 0.45359237, 2.54, 0.3048, 16, 1609.344, 3600, 100].map((factor) => value * factor);
+    return { text: `${plain}${unit ? ` ${unit}` : ''}`, as: [value, ...scaled] };
+  });
+}
+
+/** @returns the figures of a text that are nowhere in what was read of it, as they were written */
+export function unusedFigures(text: string, workout: Workout): string[] {
+  const numbers = new Set<number>();
+  numbersOf([workout.parts, workout.tiers], numbers);
+  const all = [...numbers];
+  const isUsed = ({ as }: Told): boolean => as.some((value) => all.some((number) => Math.abs(number - value) <= 0.006 * Math.max(1, value)));
+  return normalLines(text.slice(0, 8_000))
+    .flatMap(told)
+    .filter((each) => !isUsed(each))
+    .map(({ text: figureText }) => figureText);
+}

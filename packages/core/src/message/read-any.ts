@@ -1,0 +1,62 @@
+/** A text that may be notation or a message: the reader that needs to guess and leave less is taken. */
+import { formatWorkout } from '../notation/format-workout';
+import { parseWorkout, type ParsedWorkout, type ReadOptions } from '../notation/parse-workout';
+import type { Diagnostic } from '../notation/problems';
+import { unusedFigures } from './figures-used';
+import { readMessage } from './read-message';
+
+export interface ReadAny extends ParsedWorkout {
+  /** the plain notation it was read as; null: it was notation */
+  readonly readAs: string | null;
+}
+
+const costs: Readonly<Record<Diagnostic['level'], number>> = { error: 10, warning: 3, info: 0 };
+/** remarks on the workout, not on how it was read */
+const ofWorkout = new Set<Diagnostic['code']>(['no_cap', 'cap_assumed_open', 'minutes_do_not_add_up', 'team', 'open_rest']);
+const costOf = (diagnostics: readonly Diagnostic[]): number => diagnostics.reduce((sum, { level, code }) => sum + (ofWorkout.has(code) ? 0 : costs[level]), 0);
+/** a name that was guessed weighs as much as one that is not known */
+const guess = 3;
+/** what leaves a figure unused has not understood it */
+const unused = 2;
+
+/** Written as Gambito itself writes it: nothing is to be guessed, whatever stands in its notes. */
+const isNotation = (text: string, { workout, diagnostics }: ParsedWorkout): boolean =>
+  workout.parts.length > 0 && !diagnostics.some(({ level }) => level !== 'info') && same(formatWorkout(workout)) === same(text);
+const same = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
+export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAny {
+  const strict = parseWorkout(text, options);
+  const strictCost = costOf(strict.diagnostics) + unused * unusedFigures(text, strict.workout).length;
+  // a text that goes beyond what is read is refused by its limit, not rescued
+  const isBeyond = strict.diagnostics.some(({ code }) => code === 'limit');
+  if (isBeyond || isNotation(text, strict) || (strictCost === 0 && strict.workout.parts.length > 0)) return { ...strict, readAs: null };
+  const { notation, left, guessed, aside } = readMessage(text);
+  if (notation === '') return { ...strict, readAs: null };
+  const read = parseWorkout(notation, options);
+  const slips = guessed.filter((each) => each.guessed);
+  const cost = costOf(read.diagnostics) + guess * slips.length + unused * Math.max(left.length, unusedFigures(text, read.workout).length);
+  if (cost >= strictCost) return { ...strict, readAs: null };
+  const about = (level: Diagnostic['level'], code: Diagnostic['code'], message: string): Diagnostic => ({
+    code,
+    level,
+    message,
+    line: 1,
+    column: 1,
+    length: 1,
+  });
+  return {
+    ...read,
+    readAs: notation,
+    diagnostics: [
+      about('info', 'read_as', `Read as: ${notation.replaceAll('\n', ' / ')}`),
+      ...read.diagnostics,
+      ...left.map((figure) => about('warning', 'unread_figure', `“${figure}” found no place.`)),
+      ...(aside.length > 0 ? [about('warning', 'unread_words', `Left aside: “${aside.join('”, “')}”. Look whether any of it matters.`)] : []),
+      ...slips.map(({ name }) => about('info', 'read_as', `Read as “${name}”.`)),
+    ],
+  };
+}
