@@ -11,5 +11,12 @@ describe('a range', () => {
   test.each([
     ['3 sets, rest 2:00-3:00 between\n5 back squat', { low: 120, high: 180 }],
     ['3 sets, rest 3:00-2:00 between\n5 back squat', { low: 120, high: 180 }],
-  ])('%j', (text, rest) => expect(parseWorkout(text).workout.parts[0]).toMatchObject({ restBetween: rest }));
+  ])('of rest: %j', (text, rest) => expect(parseWorkout(text).workout.parts[0]).toMatchObject({ restBetween: rest }));
+  test.each(['7-10', '10-7', '7 to 10', '10 – 7'])('of reps and of rounds: %s', (span) => {
+    const [part] = parseWorkout(`AMRAP 12:00\n8 burpee\nintent: ${span} rounds`).workout.parts;
+    expect(part!.window).toMatchObject({ low: 7, high: 10 });
+  });
+  test.each(['3-5 rounds', '5-3 rounds'])('of rounds before the work: %s', (rounds) => {
+    expect(parseWorkout(`${rounds} for time, cap 20:00\n10 burpee`).workout).toEqual(parseWorkout('3-5 rounds for time, cap 20:00\n10 burpee').workout);
+  });
 });
