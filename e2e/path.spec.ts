@@ -100,7 +100,7 @@ test('send: one link an athlete, and a mark when the workout changes afterwards'
   await page.keyboard.insertText('\nnote: mind the wind');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: '3 Send' }).click();
-  await expect(page.getByText('the workout changed after sending').first()).toBeVisible();
+  await expect(page.getByText('changed after sending').first()).toBeVisible();
   await page.getByRole('button', { name: 'Withdraw the link of Brontek' }).click();
   await expect(page.getByText('withdrawn', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Open the link of Brontek again' }).click();

@@ -89,7 +89,7 @@ describe('the files of the database', () => {
     mkdirSync(join(half, 'mysql'), { recursive: true });
     mkdirSync(join(path, 'mariadb/mysql'), { recursive: true });
     mkdirSync(join(path, 'mariadb.laying-of-the-keel'));
-    const still = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)', `--datadir=${half}`]);
+    const still = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)', '--', `--datadir=${half}`]);
     const ended = new Promise((resolve) => still.once('exit', (code, signal) => resolve(signal)));
     await dataFolder(path, me, { places: noted() });
     expect(await ended).toBe('SIGKILL');

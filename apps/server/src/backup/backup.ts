@@ -7,6 +7,7 @@ import { rename } from 'node:fs/promises';
 import { createInterface } from 'node:readline';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { EventEmitter } from 'node:events';
 import { createGunzip, createGzip } from 'node:zlib';
 import mariadb, { type Connection } from 'mariadb';
 import type { Config } from '../platform/config';
@@ -121,11 +122,13 @@ async function* readLines(file: string): AsyncGenerator<unknown> {
   const input = createGunzip();
   // whichever fails, the reading of lines ends with it
   createReadStream(file)
-    .once('error', (error) => input.destroy(error))
+    .on('error', (error) => input.destroy(error))
     .pipe(input);
   const reader = createInterface({ input, crlfDelay: Infinity });
+  // it tells again what its input told
+  (reader as EventEmitter).on('error', () => undefined);
   let failure: unknown = null;
-  const failed = new Promise<never>((_resolve, reject) => input.once('error', (error) => reject((failure = error))));
+  const failed = new Promise<never>((_resolve, reject) => input.on('error', (error) => reject((failure ??= error))));
   failed.catch(() => undefined);
   try {
     for await (const line of reader) if (line !== '') yield JSON.parse(line) as unknown;

@@ -15,6 +15,7 @@ import {
   predictWorkout,
   prepare,
   referenceCapacity,
+  readWorkoutText,
   ritualOf,
   runWarnings,
   tierAthlete,
@@ -49,6 +50,11 @@ export interface LiveReference {
   readonly workout: Pick<Workout, 'parts'>;
   readonly run: Run;
   readonly stimulus: PartDescription[];
+}
+/** A message as it was read: plain notation, and in sentences what found no place. */
+export interface MessageReading {
+  readonly notation: string;
+  readonly open: readonly string[];
 }
 /** What somebody scored before: what it says, or its text until it was read. */
 export type Past = readonly (LoggedResult | ReadPast)[];
@@ -146,6 +152,12 @@ const worker = {
         told: known,
       })),
     };
+  },
+  /** A text that is a message, as plain notation. `of`: the text that was read */
+  readAs({ text, units }: Source): { of: string; reading: MessageReading | null } {
+    const { readAs, diagnostics } = readWorkoutText(text, { units });
+    const open = diagnostics.filter(({ level }) => level !== 'info').map(({ message }) => message);
+    return { of: text, reading: readAs === null ? null : { notation: readAs, open } };
   },
   /** The workout as written, once, for the reference athlete of a column: what is redrawn while a figure is dragged. */
   live({ text, units }: Source, category: Category): LiveReference | null {

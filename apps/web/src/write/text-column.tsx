@@ -6,6 +6,7 @@ import { Button } from '../ui/button';
 import { ChangedElsewhere } from './changed-elsewhere';
 import { EarlierTexts } from './earlier-texts';
 import { ProblemList } from './problem-list';
+import { ReadAs } from './read-as';
 import { SaveNote } from './save-note';
 import { isUntouched } from './untouched';
 import type { Writing } from './use-write';
@@ -34,6 +35,7 @@ export function TextColumn({ workout, writing }: { workout: StoredWorkout; writi
       <p className="text-sm text-soft">
         Tab takes what is offered. Alt with ↑ and ↓ turns a figure, dragging it does too. F8 goes to the next remark, Alt Enter takes its fix.
       </p>
+      {writing.message && <ReadAs message={text} reading={writing.message} take={change} />}
       <ProblemList problems={writing.problems} take={writing.takeFix} />
     </section>
   );

@@ -6,6 +6,7 @@ import type { StoredWorkout } from '../api/types';
 import { kindsOf } from '../workers/kinds';
 import { useAutosave } from './use-autosave';
 import { useLive } from './use-live';
+import { useReadAs } from './use-read-as';
 import { useReference } from './use-reference';
 import { sameRemark, withFix } from './with-fix';
 
@@ -54,6 +55,7 @@ export function useWrite(workout: StoredWorkout) {
   return {
     ...autosave,
     ...useEdits(autosave),
+    message: useReadAs(autosave.text),
     category,
     setCategory,
     reading,
