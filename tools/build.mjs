@@ -27,6 +27,8 @@ async function bundle(entry, outfile, extra = {}) {
 if (wanted.length === 0) unmarkBuilt();
 // the starter was killed: two builds at once would take each other's files
 process.on('disconnect', () => process.exit(1));
+// what listens for that must not keep a build alive that is done
+process.channel?.unref();
 
 // an npm install of production dependencies alone has no esbuild: nothing to prepare then
 const canBuild = existsSync(join(root, 'node_modules/esbuild'));

@@ -7,7 +7,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { giveTo } from './account.mjs';
-import { isKnownPlace, placesFile, rememberPlace } from './places.mjs';
+import { isKnownPlace, rememberPlace } from './places.mjs';
 import { endThoseOn } from './processes.mjs';
 import { Refusal } from './say.mjs';
 
@@ -66,11 +66,11 @@ function refuseWhatIsThere(directory, data, { isAnew, places }) {
 /**
  * The data folder, made where there is none.
  * @param isAnew a folder that is gone is replaced by an empty one
- * @param places the file that knows where databases were laid
+ * @param places the file that knows where databases were laid; null: nobody asks
  * @returns its path, and whether it was made just now
  * @throws {Refusal} where there is something else, and what to do
  */
-export async function dataFolder(directory, account, { isAnew = false, places = placesFile } = {}) {
+export async function dataFolder(directory, account, { isAnew = false, places = null } = {}) {
   const data = join(directory, 'mariadb');
   await clearHalfLaid(directory);
   const isNew = !existsSync(join(data, 'mysql'));

@@ -2,9 +2,10 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { databaseAccount, giveTo, reachable } from './account.mjs';
 import { dataFolder } from './database-files.mjs';
+import { placesOf } from './places.mjs';
 import { freePort, thisOrFree } from './ports.mjs';
 import { endThoseOn } from './processes.mjs';
 import { Refusal } from './say.mjs';
@@ -85,7 +86,7 @@ export async function placeDatabase(wanted, { throwAway = false, isAnew = false 
   const account = databaseAccount();
   mkdirSync(wanted, { recursive: true });
   const directory = reachable(wanted, account);
-  const { data, isNew } = await dataFolder(directory, account, { isAnew });
+  const { data, isNew } = await dataFolder(directory, account, { isAnew, places: placesOf(resolve(wanted)) });
   // a database left behind by a start that was killed still holds the files: it is stopped in good order first
   if (!(await endThoseOn(data, 'SIGTERM', 30_000))) throw new Refusal(`Another database still works on ${data} and does not end; stop it and start again.`);
   const run = join(directory, 'run');

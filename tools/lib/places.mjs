@@ -8,6 +8,8 @@ import { writeWhole } from './write-whole.mjs';
 export const placesFile = join(root, '.gambito-places.json');
 /** what is laid there is thrown away by those who laid it */
 const passing = [tmpdir(), '/dev/shm'];
+/** The file that remembers a folder; null where it is one of a moment. */
+export const placesOf = (folder) => (passing.some((each) => folder.startsWith(`${each}/`)) ? null : placesFile);
 
 const read = (file) => {
   try {
@@ -17,9 +19,9 @@ const read = (file) => {
   }
 };
 
-export const isKnownPlace = (folder, file = placesFile) => read(file).includes(folder);
+/** @param file null: nothing is remembered */
+export const isKnownPlace = (folder, file) => file !== null && read(file).includes(folder);
 
-export function rememberPlace(folder, file = placesFile) {
-  const isPassing = file === placesFile && passing.some((each) => folder.startsWith(`${each}/`));
-  if (!isPassing && !isKnownPlace(folder, file)) writeWhole(file, JSON.stringify([...read(file), folder]));
+export function rememberPlace(folder, file) {
+  if (file !== null && !isKnownPlace(folder, file)) writeWhole(file, JSON.stringify([...read(file), folder]));
 }

@@ -65,6 +65,12 @@ describe('one clone, one lock', () => {
   });
 });
 
+describe('a build that a starter began', () => {
+  const build = () => spawn(process.execPath, [join(root, 'tools/build.mjs'), 'nothing'], { cwd: root, stdio: ['ignore', 'ignore', 'ignore', 'ipc'] });
+  const ended = (child) => new Promise((resolve) => child.once('exit', (code, signal) => resolve(code ?? signal)));
+  test('ends when it is done, while the starter lives', async () => expect(await ended(build())).toBe(0));
+});
+
 describe('the files of the database', () => {
   const refused = async (...asked) => {
     try {
