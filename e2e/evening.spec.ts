@@ -97,3 +97,21 @@ test('the roster and the sending are narrowed by any word of a file, and ordered
   await page.getByLabel('Who').fill('');
   await expect(page.getByRole('button', { name: `Send the other ${14 - few}` })).toBeVisible();
 });
+
+test('a message that is pasted is read beside its text, taken by a key, and comes back', async ({ page }) => {
+  const address = await fresh(page, '', ['Tabrik']);
+  await page.goto(`${address}/write`);
+  const text = page.getByRole('textbox', { name: editor });
+  await text.click();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.insertText('morning team! 12 min amrap today: 8 burpees, 12 air squats, 16 kb swings (24/16). bring 2 towels');
+  const reading = page.getByRole('region', { name: 'Read as' });
+  await expect(reading).toContainText('16 kettlebell swing @ 24/16 kg');
+  await expect(reading.getByRole('list', { name: 'Not read' })).toContainText('“2” found no place.');
+  await page.keyboard.press('Alt+r');
+  await expect(reading).toHaveCount(0);
+  await expect(text).toContainText('8 burpee');
+  await expect(text).not.toContainText('morning');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(text).toContainText('morning team');
+});

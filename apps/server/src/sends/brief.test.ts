@@ -21,6 +21,10 @@ const briefFor = (text: string, athlete: Athlete = keeper([]), locks: readonly L
 const bar = ['barbell 15 kg, plates 2x10 2x5 2x2.5 kg'];
 
 describe('a brief', () => {
+  test('is made of no message: what it is read as is taken by a person first', () => {
+    expect(() => briefFor('morning! 12 min amrap: 8 burpees, 12 air squats, bring 2 towels')).toThrow(Problem);
+    expect(briefFor('AMRAP 12:00\n8 burpee\n12 air squat').versionText).toContain('8 burpee');
+  });
   test('says whose it is, where, and what to expect', () => {
     const { brief } = briefFor('# Ebb\nAMRAP 10:00\n10 push-up\n15 air squat\nintent: 8-11 rounds');
     expect(brief).toMatchObject({

@@ -12,7 +12,7 @@ import {
   noteOf,
   otherOrders,
   pacingSentence,
-  parseWorkout,
+  readWorkoutText,
   planClock,
   implementUses,
   barPlan,
@@ -72,7 +72,8 @@ export interface BriefTerms {
 }
 
 export function makeBrief(text: string, athlete: Athlete, { rules, locks = [], units = 'kg', ritual = null }: BriefTerms): MadeBrief {
-  const { workout, diagnostics } = parseWorkout(text, { units });
+  const { workout, diagnostics, readAs } = readWorkoutText(text, { units });
+  if (readAs !== null) throw new Problem('unreadable_workout', 'It reads like a message. Take what Gambito reads it as, on Write; then it can be sent.');
   const error = diagnostics.find((each) => each.level === 'error');
   if (error || workout.parts.length === 0) throw new Problem('unreadable_workout', error ? `Line ${error.line}: ${error.message}` : 'It has no parts yet.');
   if (athlete.unanswered.length > 0) throw new Problem('unreadable_athlete', unansweredSentence(athlete));

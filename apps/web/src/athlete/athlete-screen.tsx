@@ -56,7 +56,7 @@ function Held({ token, page }: { token: string; page: AthletePage }) {
     <main className="mx-auto max-w-xl px-4 py-4">
       <h1 className="text-2xl">{page.brief.title}</h1>
       <p role="status" aria-label="Held" className="mt-3 border-l-4 border-amber pl-3">
-        Your coach is looking at this again: what you should spare has changed since it was sent. Do not start it before you hear from them.
+        Your coach is looking at this again: something changed since it was sent. Do not start it before you hear from them.
       </p>
       <Suspense fallback={<Loading what="Fetching the form for your score" />}>
         <ScoreForm token={token} page={page} />

@@ -13,6 +13,15 @@ export function ReadingColumn({ workout, writing }: { workout: StoredWorkout; wr
   const { reading, text } = writing;
   const { parsed, reference, told, pacing } = reading;
   const { parts } = parsed.workout;
+  if (writing.message)
+    return (
+      <section aria-label="What it says" className="min-w-0 text-soft">
+        <p>
+          This text reads like a message. Take what Gambito reads it as, below the text: times, the class and the stimulus are shown here then. Nothing of it is
+          sent before.
+        </p>
+      </section>
+    );
   if (parts.length === 0)
     return (
       <section aria-label="What it says" className="min-w-0">

@@ -294,7 +294,7 @@ const phrases: readonly Phrase[] = [
 ];
 
 const wordAt = /[^\s]+/y;
-const nameWord = /[\p{L}\p{N}&'()/-]+(?:\.(?=\s\w))?/gu;
+const nameWord = /(?<![\p{L}\p{N}&'/-])[\p{L}\p{N}(][\p{L}\p{N}&'()/-]*(?:\.(?=\s\w))?/gu;
 
 /** Words from a place, for names; a name reaches over no comma. */
 function wordsFrom(line: string, at: number): { words: string[]; ends: number[] } {
@@ -347,6 +347,7 @@ export function spansOf(line: string): Span[] {
       (last?.k === 'figure' &&
         !last.at &&
         last.count === null &&
+        (last.values.length === 1 || last.unit !== null) &&
         (begins === undefined || begins.k === 'part' || begins.k === 'plus' || begins.k === 'letter')) ||
       last?.k === 'unit';
     const named = isBegun ? nameFrom(line, at, afterCount) : null;
