@@ -297,7 +297,7 @@ function loadsCommand(path: string, options: Options): number {
   const athlete = athleteFrom(path, options.date);
   const shown = presentLoads(athlete.places.flatMap((place) => place.kit));
   if (options.json) printJson(shown);
-  else for (const load of shown.loads) print(load.text);
+  else for (const each of [...shown.loads, ...shown.also]) print(each.text);
   return 0;
 }
 

@@ -232,7 +232,11 @@ export const loadSchema = z.object({
   lowKg: z.number().optional(),
   highKg: z.number().optional(),
 });
-export const loadsSchema = z.object({ loads: z.array(loadSchema) });
+export const loadsSchema = z.object({
+  loads: z.array(loadSchema),
+  /** what else of the kit was understood, in words */
+  also: z.array(z.object({ text: z.string() })),
+});
 export const cueSchema = z.object({
   atSeconds: z.number(),
   kind: z.enum(['countIn', 'work', 'rest', 'interval', 'cap', 'open', 'end']),

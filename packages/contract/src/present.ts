@@ -1,5 +1,6 @@
 /** Core values → the shapes of the contract. One place, so that the command line and the server cannot differ. */
 import {
+  describeItem,
   describeLoad,
   feasibleLoads,
   planPacing,
@@ -33,6 +34,9 @@ export function presentAdapted({
   return rounded({ version, intent, predicted, drift, insideWindow, insideBand, comparability, warnings, assumed }) as unknown as z.infer<typeof adaptSchema>;
 }
 
+/** kinds that are told by their loads */
+const loaded = new Set<KitItem['kind']>(['dumbbell', 'kettlebell', 'sandbag', 'can', 'plate', 'adjustable', 'handles', 'barbell', 'backpack', 'vest']);
+
 export function presentLoads(kit: readonly KitItem[]): z.infer<typeof loadsSchema> {
   return {
     loads: feasibleLoads(kit).map((load) => ({
@@ -43,6 +47,7 @@ export function presentLoads(kit: readonly KitItem[]): z.infer<typeof loadsSchem
       ...(load.platesPerSideGrams ? { platesPerSideKg: load.platesPerSideGrams.map((grams) => grams / 1000) } : {}),
       ...(load.range ? { approximate: true as const, lowKg: load.range.lowGrams / 1000, highKg: load.range.highGrams / 1000 } : {}),
     })),
+    also: kit.filter(({ kind }) => !loaded.has(kind)).map((item) => ({ text: describeItem(item) })),
   };
 }
 

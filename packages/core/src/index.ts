@@ -34,7 +34,7 @@ export { readPlace } from './athlete/read-place';
 export { readMass, readLength } from './athlete/measures';
 export { avoidNames, levels, type Athlete, type AvoidName, type Level, type LoggedResult, type ReadPast } from './athlete/athlete';
 export { readKit, type KitProblem } from './kit/read-kit';
-export { describeItems } from './kit/describe-items';
+export { describeItem, describeItems } from './kit/describe-items';
 export { barePlace, type KitItem, type Place } from './kit/kit';
 export { describeLoad, feasibleLoads, barLoads, type FeasibleLoad } from './kit/loads';
 export { barPlan } from './kit/bar-plan';

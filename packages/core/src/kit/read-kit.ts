@@ -4,6 +4,7 @@
  * and what had to be taken for granted (a bar's mass, the steps of a set, usual plates) is said.
  */
 import { Cursor } from '../text/cursor';
+import { readKitMessage } from '../message/kit-message';
 import type { Category } from '../workout/workout';
 import { readAmounts, type Amounts } from './amounts';
 import { families, type Family } from './families';
@@ -11,7 +12,7 @@ import type { KitItem } from './kit';
 import { describeItems } from './describe-items';
 
 export interface KitProblem {
-  readonly code: 'unknown_item' | 'odd_plate' | 'no_mass' | 'assumed' | 'unread_figure' | 'overdue';
+  readonly code: 'unknown_item' | 'odd_plate' | 'no_mass' | 'assumed' | 'read_as' | 'unread_figure' | 'overdue';
   readonly line: number;
   readonly text: string;
   readonly message: string;
@@ -138,6 +139,48 @@ function loadBars(items: readonly KitItem[]): KitItem[] {
   return items.map((item) => (item.kind === 'barbell' && item.plates.length === 0 && loose.length > 0 ? { ...item, plates: loose } : item));
 }
 
+interface ToldPiece extends Told {
+  readonly piece: Piece;
+}
+const isUnread = ({ problems }: Told): boolean => problems.some(({ code }) => !['assumed', 'read_as', 'odd_plate'].includes(code));
+const denies = /\b(?:no|not|never|without|broken|(?:lent|loaned)(?! until)|sold|order|don'?t|do not|cannot|can'?t|but|isn'?t|haven'?t|waiting)\b|[✘✗❌]/i;
+
+/** a name that stands in the line, and what would be made of it */
+const named: readonly (readonly [RegExp, readonly KitItem['kind'][]])[] = [
+  [/\b(?:kettlebells?|kbs?)\b/i, ['kettlebell']],
+  [/\b(?:dumbbells?|dumbells?|dbs?)\b/i, ['dumbbell', 'adjustable', 'handles']],
+  [/\bsandbags?\b/i, ['sandbag']],
+  [/\bclimb(?:ing)?[- ]?ropes?\b/i, ['climbingRope']],
+];
+
+/** Read without a remark, and yet as nobody means it: a bar that became plates alone, kettlebells of a kilogram, poods as kilograms, steps in another unit than their ends. */
+function isOdd(line: string, told: readonly ToldPiece[]): boolean {
+  const items = told.flatMap((each) => each.items);
+  const hasBar = items.some(({ kind }) => kind === 'barbell');
+  return (
+    (/\bbars?\b/i.test(line) && !hasBar && items.some(({ kind }) => kind === 'plate')) ||
+    items.some((item) => item.kind === 'kettlebell' && item.grams < 3000) ||
+    /\bpoods?\b|\b3[- ]?(?:in[- ]?1|way)\b/i.test(line) ||
+    /\d ?lbs? (?:in|by) \d/i.test(line) ||
+    named.some(([pattern, kinds]) => pattern.test(line) && !items.some(({ kind }) => kinds.includes(kind)))
+  );
+}
+
+/** A line as people type it; where it is a sentence (something is denied, or is not understood), what it says is there. */
+function toldOf(line: string, options: KitOptions): ToldPiece[] {
+  const typed = piecesOf(line).map((piece) => ({ piece, ...readPiece(piece, options) }));
+  const doubt = typed.some(isUnread) || denies.test(line) || isOdd(line, typed);
+  if (!doubt || /\b(?:lent|borrowed|on loan)\s+(?:until|till)\b/i.test(line)) return typed;
+  const { lines, not } = readKitMessage(line);
+  if (lines.length + not.length === 0) return typed;
+  const said = lines.flatMap((each) => piecesOf(each)).map((piece) => ({ piece, ...readPiece(piece, options) }));
+  if (!denies.test(line) && !isOdd(line, typed) && said.filter(isUnread).length >= typed.filter(isUnread).length) return typed;
+  const gone = not.length === 0 ? '' : `; not there: ${not.join(', ')}`;
+  const [whole] = piecesOf(line);
+  const message = `“${line.trim().slice(0, 80)}” is read as: ${lines.join('; ') || 'nothing'}${gone}.`;
+  return [...said, ...(whole ? [{ piece: whole, items: [], problems: [{ code: 'read_as' as const, message }] }] : [])];
+}
+
 /** @param lines kit lines as written; blank ones are passed over */
 export function readKit(lines: readonly string[], options: KitOptions = {}): ReadKit {
   const items: KitItem[] = [];
@@ -152,7 +195,7 @@ export function readKit(lines: readonly string[], options: KitOptions = {}): Rea
         text: raw.slice(0, 40),
         message: `Line ${index + 1} has ${raw.length} characters; the first ${mostLength} are read.`,
       });
-    const told = piecesOf(line).map((piece) => ({ piece, ...readPiece(piece, options) }));
+    const told = toldOf(line, options);
     for (const { piece, ...each } of told) {
       items.push(...each.items);
       problems.push(...each.problems.map((problem) => ({ ...problem, line: index + 1, text: piece.text })));
