@@ -41,9 +41,11 @@ function checksOf(tools, { database, slow, results, shift }) {
   const cache = (name) => join(root, 'node_modules/.cache/gambito', name);
   const scaled = { GAMBITO_SLOWNESS: slow.toFixed(2) };
   const withoutFakeClock = { LD_PRELOAD: '', FAKETIME: '' };
-  return {
+  const checks = {
     build: () => runCheck('build', process.execPath, ['tools/build.mjs']),
-    types: () => runCheck('types', process.execPath, ['node_modules/typescript-native/bin/tsc', '-p', 'tsconfig.json', '--noEmit']),
+    // quick goes on from what the last quick one knew; the whole run reads everything
+    types: (...more) => runCheck('types', process.execPath, ['node_modules/typescript-native/bin/tsc', '-p', 'tsconfig.json', '--noEmit', ...more]),
+    typesAgain: () => checks.types('--incremental', '--tsBuildInfoFile', cache('types.tsbuildinfo')),
     lint: () => runCheck('lint', bin('eslint'), ['.', '--cache', '--cache-strategy', 'content', '--cache-location', cache('eslint')]),
     format: () =>
       runCheck('format', bin('prettier'), [
@@ -73,6 +75,7 @@ function checksOf(tools, { database, slow, results, shift }) {
         ...database.environment('gambito_jest'),
       }),
   };
+  return checks;
 }
 
 async function everyCheck(tools, checks, database) {
@@ -81,24 +84,33 @@ async function everyCheck(tools, checks, database) {
   // a starter that built once more beside the browser would empty the folder it is served from
   if (!tools.isBuilt()) throw new Refusal('What was built is not known as built (tools/lib/built.mjs).');
   const server = await startBrowserServer(database.environment('gambito_e2e'));
+  let browser = null;
   try {
     const inTurn = async () => [await checks.types(), await checks.lint(), await checks.format()];
-    const [browser, fire, read] = await Promise.all([checks.browser(server.url), checks.fire(), inTurn()]);
+    const [ofBrowser, fire, read] = await Promise.all([checks.browser(server.url), checks.fire(), inTurn()]);
     single.push(fire, ...read);
-    return { single, browser };
+    browser = ofBrowser;
   } finally {
     await server.stop();
   }
+  await tools.bundleUnits();
+  return { single, browser, units: await checks.units() };
 }
-/** Types, the touched workspaces' own tests, and three paths through the browser. */
+/** Types, the touched workspaces' own tests, and three paths through the browser: beside each other, since each of them waits at times. */
 async function quickChecks(tools, checks, database) {
   const touched = tools.touchedWorkspaces();
   const single = [await checks.build()];
-  if (!single[0].passed) return { single, browser: null, only: null };
+  if (!single[0].passed) return { single, browser: null };
   const server = await startBrowserServer(database.environment('gambito_e2e'));
+  const ownTests = async () => {
+    if (touched.length === 0) return null;
+    await tools.bundleUnits(touched);
+    return checks.units(touched.map((workspace) => `${workspace}/.units`));
+  };
   try {
-    const [types, browser] = await Promise.all([checks.types(), checks.browser(server.url, ['path.spec', '-g', 'write:|adapt:|athlete’s page'])]);
-    return { single: [...single, types], browser, only: touched.map((workspace) => `${workspace}/.units`) };
+    const browser = checks.browser(server.url, ['path.spec', '-g', 'write:|adapt:|athlete’s page']);
+    const [types, units] = await Promise.all([checks.typesAgain(), ownTests()]);
+    return { single: [...single, types], browser: await browser, units };
   } finally {
     await server.stop();
   }
@@ -138,13 +150,9 @@ await orRefuse(async () => {
   try {
     for (const name of databases) database.create(name);
     const checks = checksOf(tools, { files, database, slow, results, shift: time.GAMBITO_SHIFT ?? '0' });
-    const { single, browser, only = [] } = await (isQuick ? quickChecks : everyCheck)(tools, checks, database);
+    const { single, browser, units = null } = await (isQuick ? quickChecks : everyCheck)(tools, checks, database);
     const reports = browser === null ? [] : [tools.browserReport(join(results, 'e2e.json'))];
-    if (only !== null && (!isQuick || only.length > 0)) {
-      await tools.bundleUnits();
-      await checks.units(only);
-      reports.push(tools.unitReport(join(results, 'jest.json')));
-    }
+    if (units !== null) reports.push(tools.unitReport(join(results, 'jest.json')));
     tell(tools, { single, reports });
   } finally {
     await clean();

@@ -2,7 +2,7 @@
  * `npm run unit -- [--database] PATTERN …`: bundles the unit tests and runs those whose path matches. `--database` starts a throw-away one for the server's, which are left out otherwise.
  */
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { databases } from './checks/databases.mjs';
@@ -23,7 +23,7 @@ async function run(environment) {
 }
 
 if (process.argv.includes('--database')) {
-  const folder = mkdtempSync(join(tmpdir(), 'gambito-unit-'));
+  const folder = mkdtempSync(join(existsSync('/dev/shm') ? '/dev/shm' : tmpdir(), 'gambito-unit-'));
   const database = await startDatabase(folder, { throwAway: true });
   try {
     for (const name of databases) database.create(name);
