@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
 import { meantOf } from '../api/meant';
 import { useBoard, useRoster, useSends, useWorkout } from '../api/queries';
+import { useKeptAgainst } from '../send/use-kept-against';
 import { useSendJob } from '../send/use-send-job';
 import { Button } from '../ui/button';
 import { Chip } from '../ui/chip';
@@ -66,6 +67,7 @@ export function WhoStandsWhere({ workoutId }: { workoutId: number }) {
 /** What was never sent, and what reads otherwise since, goes out from here. */
 function ToSend({ workoutId, standings }: { workoutId: number; standings: readonly Standing[] }) {
   const client = useQueryClient();
+  const kept = useKeptAgainst(workoutId);
   const job = useSendJob(workoutId, ({ sends }) => client.setQueryData(['workouts', workoutId, 'sends'], sends));
   const of = (kind: StandingKind): number[] => standings.filter((standing) => standing.kind === kind).map(({ athleteId }) => athleteId);
   const [notSent, changed] = [of('notSent'), [...of('held'), ...of('changed')]];
@@ -83,6 +85,11 @@ function ToSend({ workoutId, standings }: { workoutId: number; standings: readon
         </Button>
       )}
       <Progress done={job.progress.done} of={job.progress.of} what="Preparing" />
+      {[...kept].map(([athleteId, { name, lines }]) => (
+        <p key={athleteId} className="w-full text-sm text-bad">
+          You keep this although {name} is to be spared it: {lines.join('; ')}.
+        </p>
+      ))}
     </div>
   );
 }

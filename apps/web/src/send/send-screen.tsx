@@ -1,8 +1,6 @@
 /** Send: one link an athlete, copied all at once; who has it, who got an older text, and how to withdraw it. */
 import type { Delivery } from '@gambito/contract';
-import { keptAgainst } from '@gambito/core';
 import { useParams } from 'react-router';
-import { useLocks } from '../api/queries';
 import type { StoredSend } from '../api/types';
 import { Page } from '../shell/frame';
 import { Button } from '../ui/button';
@@ -10,6 +8,7 @@ import { inputLook } from '../ui/field';
 import { Failed, Loading, Progress } from '../ui/states';
 import { MessageSheet } from './message-sheet';
 import { SendLine } from './send-line';
+import { useKeptAgainst } from './use-kept-against';
 import { useDeliveries } from './use-messages';
 import { useSend } from './use-send';
 
@@ -74,7 +73,7 @@ interface LinesProps extends Pick<SendModel, 'links' | 'job'> {
   readonly deliveries: readonly Delivery[];
 }
 function Lines({ workoutId, shown, sends, links, job, deliveries }: LinesProps) {
-  const { data: locks = [] } = useLocks(workoutId);
+  const kept = useKeptAgainst(workoutId);
   return (
     <table className="w-full border-collapse">
       <thead>
@@ -90,7 +89,7 @@ function Lines({ workoutId, shown, sends, links, job, deliveries }: LinesProps) 
         </tr>
       </thead>
       <tbody>
-        {shown.map(({ id, name, athlete }) => (
+        {shown.map(({ id, name }) => (
           <SendLine
             key={id}
             name={name}
@@ -98,7 +97,7 @@ function Lines({ workoutId, shown, sends, links, job, deliveries }: LinesProps) 
             delivery={deliveries.find(({ athleteId }) => athleteId === id)}
             links={links}
             busy={job.isSending}
-            kept={keptAgainst(locks.find(({ athleteId }) => athleteId === id)?.locks ?? [], athlete)}
+            kept={kept.get(id)?.lines ?? []}
             send={() => job.send([id])}
           />
         ))}

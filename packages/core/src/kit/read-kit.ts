@@ -142,7 +142,8 @@ function loadBars(items: readonly KitItem[]): KitItem[] {
 interface ToldPiece extends Told {
   readonly piece: Piece;
 }
-const isUnread = ({ problems }: Told): boolean => problems.some(({ code }) => !['assumed', 'read_as', 'odd_plate'].includes(code));
+/** not what was understood and cannot be, such as a mass below nothing */
+const isUnread = ({ problems }: Told): boolean => problems.some(({ code }) => code === 'unknown_item' || code === 'unread_figure');
 const denies = /\b(?:no|not|never|without|broken|(?:lent|loaned)(?! until)|sold|order|don'?t|do not|cannot|can'?t|but|isn'?t|haven'?t|waiting)\b|[✘✗❌]/i;
 
 /** a name that stands in the line, and what would be made of it */
@@ -155,6 +156,8 @@ const named: readonly (readonly [RegExp, readonly KitItem['kind'][]])[] = [
 
 /** Read without a remark, and yet as nobody means it: a bar that became plates alone, kettlebells of a kilogram, poods as kilograms, steps in another unit than their ends. */
 function isOdd(line: string, told: readonly ToldPiece[]): boolean {
+  // it was understood, and refused with what was expected
+  if (told.some(({ problems }) => problems.some(({ code }) => code === 'no_mass'))) return false;
   const items = told.flatMap((each) => each.items);
   const hasBar = items.some(({ kind }) => kind === 'barbell');
   return (
