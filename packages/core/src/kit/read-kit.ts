@@ -156,8 +156,8 @@ const named: readonly (readonly [RegExp, readonly KitItem['kind'][]])[] = [
 
 /** Read without a remark, and yet as nobody means it: a bar that became plates alone, kettlebells of a kilogram, poods as kilograms, steps in another unit than their ends. */
 function isOdd(line: string, told: readonly ToldPiece[]): boolean {
-  // it was understood, and refused with what was expected
-  if (told.some(({ problems }) => problems.some(({ code }) => code === 'no_mass'))) return false;
+  // one thing that was understood, and refused with what was expected
+  if (told.length === 1 && told.some(({ problems }) => problems.some(({ code }) => code === 'no_mass'))) return false;
   const items = told.flatMap((each) => each.items);
   const hasBar = items.some(({ kind }) => kind === 'barbell');
   return (
