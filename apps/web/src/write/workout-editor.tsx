@@ -98,6 +98,11 @@ function takeOffered(view: EditorView): boolean {
 /** ms that offers take to come */
 const offeredWithin = 200;
 
+/** What is offered a moment after the last key is not offered to somebody who has gone on: it would lie over what they press. (The editor's own closing on blur knows an open list only.) */
+const withoutLateOffers = EditorView.domEventHandlers({
+  blur: (_event, view) => void setTimeout(() => !view.hasFocus && closeCompletion(view)),
+});
+
 /** Enter is a new line whatever is offered: Tab takes it. */
 const completionKeys = [
   { key: 'Tab', run: takeOffered },
@@ -148,6 +153,7 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
             maxRenderedOptions: 8,
             interactionDelay: 0,
           }),
+          withoutLateOffers,
           minimalSetup,
           look,
           EditorView.lineWrapping,
