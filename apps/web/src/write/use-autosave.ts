@@ -84,13 +84,14 @@ function useSaver(workout: StoredWorkout, latest: RefObject<string>, aside: RefO
     }
     if (met || (latest.current !== sending && latest.current !== saved.current)) void save();
   }, [client, workout.id, latest, aside, setState, adopt]);
-  /** The other window's text stands; ours is kept under “Earlier”. */
-  const putAside = async (mine: string, theirs: StoredWorkout): Promise<void> => {
+  /** The other window's text stands; ours is kept under “Earlier”. @returns whether it is */
+  const putAside = async (mine: string, theirs: StoredWorkout): Promise<boolean> => {
     running.current = true;
     const answer = await put(workout.id, { text: theirs.text, aside: mine }, theirs.text, theirs.revision).catch(() => null);
     if (answer) revision.current = answer.revision;
     running.current = false;
     if (latest.current !== saved.current) void save();
+    return answer !== null;
   };
   return { save, putAside, revision, saved, running };
 }
@@ -103,6 +104,45 @@ interface Shown {
 /** What was kept here and what another window wrote since, in one text; null: it stands alone, or a person decides. */
 const mergedDraft = (draft: KeptDraft | null, standing: string): string | null =>
   draft !== null && draft.from !== null && isBehind(draft, standing) ? mergeTexts(draft.from, draft.text, standing) : null;
+
+interface Choosing {
+  readonly latest: RefObject<string>;
+  readonly aside: RefObject<string | null>;
+  /** what a draft began from that another window has gone past */
+  readonly origin: RefObject<string | null | undefined>;
+  readonly change: (text: string) => void;
+  readonly forget: () => void;
+  readonly setState: (state: SaveState) => void;
+}
+const takenWords = (isKept: boolean): string =>
+  isKept
+    ? 'The other text was taken; yours is under “Earlier”.'
+    : 'The other text was taken. Yours could not be put under “Earlier” just now: Undo brings it back.';
+
+/** Both texts are shown, and one is taken: the other one is not lost by it. */
+function choiceOf({ save, putAside, revision, saved }: ReturnType<typeof useSaver>, { latest, aside, origin, change, forget, setState }: Choosing) {
+  const goOnFrom = (theirs: StoredWorkout): void => {
+    origin.current = undefined;
+    [revision.current, saved.current] = [theirs.revision, theirs.text];
+  };
+  return {
+    takeTheirs: (theirs: StoredWorkout): void => {
+      const mine = latest.current;
+      goOnFrom(theirs);
+      change(theirs.text);
+      forget();
+      setState({ kind: 'saved' });
+      void putAside(mine, theirs).then((isKept) => toast(takenWords(isKept), { duration: 20_000, action: { label: 'Undo', onClick: () => change(mine) } }));
+    },
+    keepMine: (theirs: StoredWorkout): void => {
+      goOnFrom(theirs);
+      // theirs stands there no more, and is kept whatever was kept of this spell of typing
+      aside.current = '';
+      setState({ kind: 'waiting' });
+      void save();
+    },
+  };
+}
 
 export function useAutosave(workout: StoredWorkout) {
   const [draft] = useState(() => readDraft(workout.id));
@@ -119,7 +159,8 @@ export function useAutosave(workout: StoredWorkout) {
     latest.current = next;
     setText(next);
   }, []);
-  const { save, putAside, revision, saved, running } = useSaver(workout, latest, aside, { setState, adopt });
+  const saver = useSaver(workout, latest, aside, { setState, adopt });
+  const { save, saved, running } = saver;
   useEffect(() => void (merged !== null && bothStand()), [merged]);
 
   const change = useCallback(
@@ -148,26 +189,5 @@ export function useAutosave(workout: StoredWorkout) {
   isAsked.current = state.kind === 'conflict';
   useEffect(() => () => void (isAsked.current || save()), [save]);
 
-  const takeTheirs = (theirs: StoredWorkout): void => {
-    origin.current = undefined;
-    const mine = latest.current;
-    revision.current = theirs.revision;
-    saved.current = theirs.text;
-    change(theirs.text);
-    forgetDraft(workout.id);
-    setState({ kind: 'saved' });
-    // nothing typed is gone by one click
-    void putAside(mine, theirs);
-    toast('The other text was taken; yours is under “Earlier”.', { duration: 20_000, action: { label: 'Undo', onClick: () => change(mine) } });
-  };
-  const keepMine = (theirs: StoredWorkout): void => {
-    origin.current = undefined;
-    revision.current = theirs.revision;
-    saved.current = theirs.text;
-    // theirs stands there no more, and is kept whatever was kept of this spell of typing
-    aside.current = '';
-    setState({ kind: 'waiting' });
-    void save();
-  };
-  return { text, change, state, save, takeTheirs, keepMine };
+  return { text, change, state, save, ...choiceOf(saver, { latest, aside, origin, change, forget: () => forgetDraft(workout.id), setState }) };
 }

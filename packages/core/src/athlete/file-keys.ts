@@ -4,6 +4,7 @@ import type { Category } from '../workout/workout';
 import { type Plain, type Tell } from './file';
 import { isPlaced } from './harm';
 import { textOf } from './measures';
+import { plainKey } from './plain-key';
 
 export const known =
   'name category body_mass stature born age level units maxes best_sets times avoid skills reach limits read prefer time_available place places notes results unread groups tier contact kit'.split(
@@ -49,23 +50,14 @@ const otherwise: Readonly<Record<string, string>> = {
   experience: 'level',
 };
 
-/** `Best Sets`, `bodyMass` → `best_sets`, `body_mass` */
-const folded = (key: string): string =>
-  key
-    .slice(0, 60)
-    .replaceAll(/([a-z])([A-Z])/g, '$1_$2')
-    .toLowerCase()
-    .replaceAll(/[^\p{L}\p{N}]+/gu, '_')
-    .replaceAll(/^_+|_+$/g, '');
-
 const keyOf = (key: string): string | null => {
-  const plain = folded(key);
+  const plain = plainKey(key);
   return known.includes(plain) ? plain : Object.hasOwn(otherwise, plain) ? otherwise[plain]! : null;
 };
 
 /** The key that may be meant. */
 const nearTo = (key: string): string => {
-  const plain = folded(key);
+  const plain = plainKey(key);
   const near = known.find((word) => distance(plain, word) <= 2);
   return near ? ` (“${near}”?)` : '';
 };

@@ -7,6 +7,7 @@ import { distance } from 'fastest-levenshtein';
 import { avoidNames, type AvoidName } from './athlete';
 import { isPlain, mostEntries, type Plain, type Tell } from './file';
 import { textOf } from './measures';
+import { plainKey } from './plain-key';
 
 /** Something of harm that could not be placed. */
 export interface Unanswered {
@@ -56,14 +57,6 @@ const within: readonly (readonly [RegExp, KeyKind])[] = [
 /** lists of figures and things: their keys are movements and names, not words of harm */
 const figures = new Set(['maxes', 'best_sets', 'times', 'skills', 'results', 'kit', 'prefer']);
 
-/** `noRunning`, `No-Running`, `no running` → `no_running` */
-const plainKey = (key: string): string =>
-  key
-    .slice(0, 120)
-    .replaceAll(/([a-z])([A-Z])/g, '$1_$2')
-    .toLowerCase()
-    .replaceAll(/[^\p{L}\p{N}]+/gu, '_')
-    .replaceAll(/^_+|_+$/g, '');
 /** one slip in a word of five letters, two in one of nine */
 const isNear = (key: string, word: string): boolean => key === word || (word.length >= 5 && distance(key, word) <= (word.length >= 9 ? 2 : 1));
 function kindOf(key: string): KeyKind | null {

@@ -9,18 +9,37 @@ function numbersOf(value: unknown, into: Set<number>): void {
   else if (typeof value === 'object' && value !== null) for (const each of Object.values(value)) numbersOf(each, into);
 }
 
+/** what a figure of a unit may stand as in the model; without one it may be a count, or minutes, or a share */
+const asModel: Readonly<Record<string, readonly number[]>> = {
+  kg: [1],
+  lb: [0.45359237],
+  pood: [16],
+  km: [1000],
+  m: [1],
+  mile: [1609.344],
+  foot: [0.3048, 30.48],
+  cm: [1],
+  in: [2.54],
+  min: [60],
+  s: [1],
+  h: [3600],
+  '%': [0.01, 1],
+  cal: [1],
+};
+const bare: readonly number[] = [1, 60, 0.01, 0.45359237, 2.54];
+
 interface Told {
   readonly text: string;
   /** what it may stand as in the model */
   readonly as: readonly number[];
 }
-const figure = /(\d+):(\d\d)|(\d+(?:\.\d+)?)(?: ?(kg|lb|km|m|min|s|h|mile|foot|in|cm|%|pood|cal))?/g;
+const figure = /(\d+):(\d\d)|(\d+(?:\.\d+)?)(?: ?(?:(kg|lb|km|m|min|s|h|mile|foot|in|cm|pood|cal)(?![a-z])|(%)))?/g;
 function told(line: string): Told[] {
-  return [...line.matchAll(figure)].map(([text, minutes, seconds, plain, unit]) => {
+  return [...line.matchAll(figure)].map(([text, minutes, seconds, plain, word, share]) => {
+    const unit = word ?? share;
     if (minutes !== undefined) return { text, as: [Number(minutes) * 60 + Number(seconds)] };
     const value = Number(plain);
-    const scaled = [60, 1000, 0.01, 0.45359237, 2.54, 0.3048, 16, 1609.344, 3600, 100].map((factor) => value * factor);
-    return { text: `${plain}${unit ? ` ${unit}` : ''}`, as: [value, ...scaled] };
+    return { text: `${plain}${unit ? ` ${unit}` : ''}`, as: (unit === undefined ? bare : asModel[unit]!).map((factor) => value * factor) };
   });
 }
 

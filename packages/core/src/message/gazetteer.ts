@@ -1,4 +1,5 @@
 /** Names of movements in running words: those of the catalogue, and the short forms of boards. The longest name wins. */
+import { distance } from 'fastest-levenshtein';
 import { findMovement, foldName, nearMovements } from '../movements/names';
 import { movementOf } from '../movements/catalogue';
 import { remembered } from '../text/remembered';
@@ -156,7 +157,10 @@ function isSlip(text: string, name: string): boolean {
       .replace(/[^a-z]/g, '')
       .replace(/s$/, '');
   const [typed, meant] = [bare(text), bare(name)];
-  return editsWithin(typed, meant, typed.length >= 12 ? 3 : typed.length >= 8 ? 2 : 1);
+  const away = distance(typed, meant);
+  // two letters that changed places count as one slip
+  const exchanged = away === 2 && [...typed].sort().join('') === [...meant].sort().join('');
+  return exchanged || away <= (typed.length >= 12 ? 3 : typed.length >= 8 ? 2 : 1);
 }
 /** words that stand before a name and are none of it */
 const manner = /^(?:easy|hard|slow|fast|heavy|light|good|controlled|unbroken|ub|alt|alternating|more|other|strict|total|big|small|clean|smooth|steady|quick)$/;
@@ -182,20 +186,4 @@ export function unknownAt(words: readonly string[]): { named: Named; used: numbe
     .replace(/[()/&]+/g, ' ')
     .trim();
   return name.length < 3 ? null : { named: { name: name.replace(/s$/, ''), id: null, guessed: false }, used };
-}
-
-/** Whether so many letters added, left out, changed or exchanged with their neighbour make one of the other. */
-function editsWithin(a: string, b: string, most: number): boolean {
-  if (Math.abs(a.length - b.length) > most) return false;
-  let [before, last] = [[] as number[], Array.from({ length: b.length + 1 }, (_, at) => at)];
-  for (let i = 1; i <= a.length; i++) {
-    const row = [i];
-    for (let j = 1; j <= b.length; j++) {
-      const same = a[i - 1] === b[j - 1] ? 0 : 1;
-      row[j] = Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + same);
-      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1]) row[j] = Math.min(row[j]!, before[j - 2]! + 1);
-    }
-    [before, last] = [last, row];
-  }
-  return last[b.length]! <= most;
 }

@@ -146,6 +146,7 @@ const phrases: readonly (readonly [RegExp, string])[] = [
   [/(\d)\s*(?:inches\b|inch\b|in(?=\s*(?:box|step|$|[,.;)])))/g, '$1"'],
   [/\brds\b/g, 'rounds'],
   [/\b(\d+)\s*(?:rd)\b/g, '$1 rounds'],
+  [/(\d) ?rft\b/g, '$1 rounds for time'],
   [/\brft\b/g, 'rounds for time'],
   [/\brounds ft\b/g, 'rounds for time'],
   [/\b(?:twice)\b/g, '2 times'],

@@ -38,7 +38,10 @@ export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAn
   if (notation === '') return { ...strict, readAs: null };
   const read = parseWorkout(notation, options);
   const slips = guessed.filter((each) => each.guessed);
-  const cost = costOf(read.diagnostics) + guess * slips.length + unused * Math.max(left.length, unusedFigures(text, read.workout).length);
+  const unusedOnes = unusedFigures(text, read.workout);
+  // either may know of one the other does not
+  const unplaced = unusedOnes.length > left.length ? unusedOnes : left;
+  const cost = costOf(read.diagnostics) + guess * slips.length + unused * unplaced.length;
   if (cost >= strictCost) return { ...strict, readAs: null };
   const about = (level: Diagnostic['level'], code: Diagnostic['code'], message: string): Diagnostic => ({
     code,
@@ -54,7 +57,7 @@ export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAn
     diagnostics: [
       about('info', 'read_as', `Read as: ${notation.replaceAll('\n', ' / ')}`),
       ...read.diagnostics,
-      ...left.map((figure) => about('warning', 'unread_figure', `“${figure}” found no place.`)),
+      ...unplaced.map((figure) => about('warning', 'unread_figure', `“${figure}” found no place.`)),
       ...(aside.length > 0 ? [about('warning', 'unread_words', `Left aside: “${aside.join('”, “')}”. Look whether any of it matters.`)] : []),
       ...slips.map(({ name }) => about('info', 'read_as', `Read as “${name}”.`)),
     ],

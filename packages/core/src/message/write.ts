@@ -1,6 +1,6 @@
 /** Parts as a message told them → plain notation. */
 import { formatClock } from '../units/duration';
-import type { Draft, Item } from './assemble';
+import type { Draft, Item } from './draft';
 
 const units: Readonly<Record<string, string>> = { m: ' m', km: ' km', mile: ' mile', foot: ' ft', cal: ' cal', s: ' s' };
 

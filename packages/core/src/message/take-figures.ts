@@ -1,0 +1,78 @@
+/** Counts, loads, heights and columns: which item they are of; before it, after it, or of all that have none. */
+import type { Assembly } from './assembly';
+import { clean, loadText, movementIn, type Columns, type Draft, type Figure } from './draft';
+import type { Span } from './spans';
+
+export function takeFigure(state: Assembly, span: Figure, rest: readonly Span[]): void {
+  const { unit, values, count, at } = span;
+  const next = rest.find(({ k }) => k !== 'word');
+  const isDirect = rest[0]?.k === 'movement' || (rest[0]?.k === 'word' && rest[1]?.k === 'movement') || rest[0]?.k === 'max';
+  const text = values.map(clean).join('/');
+  if (unit === 'kg' || unit === 'lb' || unit === 'pood' || unit === '%' || count === 2) return setLoad(state, loadText(span), span);
+  if (unit === 'in' || unit === 'cm') return setHeight(state, `${text} ${unit}`);
+  if (unit !== null && !at) {
+    const own = state.last && state.last.count === null && state.previous?.k === 'movement';
+    if (own && !isDirect) {
+      state.last!.count = text;
+      state.last!.unit = unit;
+    } else if (state.pending?.count === 'max' && state.current.items.length > 0) state.pending = { count: 'max', unit };
+    else state.pending = { count: text, unit };
+    return;
+  }
+  if (isDirect && !at) {
+    state.pending = { count: text, unit: null };
+    return;
+  }
+  if (state.last && state.last.count === null && !at) {
+    state.last.count = text;
+    return;
+  }
+  const movement = movementIn(state.last ?? undefined);
+  if (state.last && state.last.load === null && (at || values.length === 2 || values[0]! >= 4)) {
+    if ((movement === null || movement.load === null) && /box|step|jump/.test(state.last.named?.name ?? ''))
+      return setHeight(state, `${text} ${values[0]! > 36 ? 'cm' : 'in'}`);
+    if (movement === null || movement.load !== null) return setLoad(state, loadText(span), span);
+  }
+  if (next?.k === 'movement') state.pending = { count: text, unit: null };
+  else if (state.pending === null) state.pending = { count: text, unit: null };
+  else state.left.push(text);
+}
+
+function setLoad(state: Assembly, load: string, figure: Pick<Figure, 'values'>): void {
+  if (state.forAll) {
+    state.forAll = false;
+    if (state.drafts.map((draft) => toAll(state, load, draft)).includes(true)) return;
+  }
+  if (state.last && state.last.load === null) state.last.load = load;
+  else if (state.last === null && state.current.items.length > 0 && toAll(state, load)) return;
+  else if (state.last === null) state.load = load;
+  else state.left.push(figure.values.map(clean).join('/'));
+}
+
+function setHeight(state: Assembly, height: string): void {
+  if (state.last) state.last.height ??= height;
+  else state.height = height;
+}
+
+/** What is said once for all: the items that take a load and have none. */
+function toAll(state: Assembly, load: string, draft: Draft = state.current): boolean {
+  const bare = draft.items.filter((item) => item.load === null && (movementIn(item)?.load ?? null) !== null && !movementIn(item)!.load!.optional);
+  for (const item of bare) item.load = load;
+  return bare.length > 0;
+}
+
+export function takeColumns(state: Assembly, span: Columns): void {
+  const figure = { values: [span.men, span.women], high: null, unit: span.unit, count: span.count };
+  if (span.unit === 'cm' || span.unit === 'in') return setHeight(state, `${span.men}/${span.women} ${span.unit}`);
+  if (state.last && state.last.count === null && (span.unit === 'cal' || span.unit === 'm')) {
+    state.last.count = `${clean(span.men)}/${clean(span.women)}`;
+    state.last.unit = span.unit;
+    return;
+  }
+  if (span.unit === 'cal' || span.unit === 'm') {
+    state.pending = { count: `${clean(span.men)}/${clean(span.women)}`, unit: span.unit };
+    return;
+  }
+  if (state.last && state.last.load === null && (movementIn(state.last) === null || movementIn(state.last)!.load !== null)) state.last.load = loadText(figure);
+  else if (!toAll(state, loadText(figure))) state.left.push(`${span.men}/${span.women}`);
+}
