@@ -4,7 +4,7 @@
  * and what had to be taken for granted (a bar's mass, the steps of a set, usual plates) is said.
  */
 import { Cursor } from '../text/cursor';
-import { readKitMessage } from '../message/kit-message';
+import { mayDeny, readKitMessage } from '../message/kit-message';
 import type { Category } from '../workout/workout';
 import { readAmounts, type Amounts } from './amounts';
 import { families, type Family } from './families';
@@ -144,13 +144,13 @@ interface ToldPiece extends Told {
 }
 /** not what was understood and cannot be, such as a mass below nothing */
 const isUnread = ({ problems }: Told): boolean => problems.some(({ code }) => code === 'unknown_item' || code === 'unread_figure');
-const denies = /\b(?:no|not|never|without|broken|(?:lent|loaned)(?! until)|sold|order|don'?t|do not|cannot|can'?t|but|isn'?t|haven'?t|waiting)\b|[✘✗❌]/i;
 
 /** a name that stands in the line, and what would be made of it */
 const named: readonly (readonly [RegExp, readonly KitItem['kind'][]])[] = [
   [/\b(?:kettlebells?|kbs?)\b/i, ['kettlebell']],
   [/\b(?:dumbbells?|dumbells?|dbs?)\b/i, ['dumbbell', 'adjustable', 'handles']],
   [/\bsandbags?\b/i, ['sandbag']],
+  [/\bbarbells?\b/i, ['barbell']],
   [/\bclimb(?:ing)?[- ]?ropes?\b/i, ['climbingRope']],
 ];
 
@@ -161,7 +161,8 @@ function isOdd(line: string, told: readonly ToldPiece[]): boolean {
   const items = told.flatMap((each) => each.items);
   const hasBar = items.some(({ kind }) => kind === 'barbell');
   return (
-    (/\bbars?\b/i.test(line) && !hasBar && items.some(({ kind }) => kind === 'plate')) ||
+    (/^\W*(?:i have |i've |got )?(?:two|2) \w*bells\b/i.test(line) && items.length === 2 && items.every((item) => 'count' in item && item.count === 2)) ||
+    (/\bbars?\b/i.test(line) && !hasBar && !items.some(({ kind }) => kind === 'bar' || kind === 'lowBar' || kind === 'dipBar')) ||
     items.some((item) => item.kind === 'kettlebell' && item.grams < 3000) ||
     /\bpoods?\b|\b3[- ]?(?:in[- ]?1|way)\b/i.test(line) ||
     /\d ?lbs? (?:in|by) \d/i.test(line) ||
@@ -169,18 +170,30 @@ function isOdd(line: string, told: readonly ToldPiece[]): boolean {
   );
 }
 
-/** A line as people type it; where it is a sentence (something is denied, or is not understood), what it says is there. */
+/** a list under a name, or a table, of which no mass was read */
+const isListed = (line: string, { problems }: Told): boolean => /[:\n\t]/.test(line) && problems.some(({ code }) => code === 'no_mass');
+const loan = /\b(?:lent|borrowed|on loan)\s+(?:until|till)\b/i;
+/** A sentence: something is denied, it comes out as nobody means it, or half of its pieces and more are not understood. */
+const isSentence = (line: string, typed: readonly ToldPiece[]): boolean =>
+  !loan.test(line) &&
+  (mayDeny(line) || isOdd(line, typed) || 2 * typed.filter((each) => isUnread(each) || isListed(line, each)).length >= Math.max(1, typed.length));
+
+/** A line as people type it; where it is a sentence, what it says is there. */
 function toldOf(line: string, options: KitOptions): ToldPiece[] {
   const typed = piecesOf(line).map((piece) => ({ piece, ...readPiece(piece, options) }));
-  const doubt = typed.some(isUnread) || denies.test(line) || isOdd(line, typed);
-  if (!doubt || /\b(?:lent|borrowed|on loan)\s+(?:until|till)\b/i.test(line)) return typed;
-  const { lines, not } = readKitMessage(line);
-  if (lines.length + not.length === 0) return typed;
+  if (!isSentence(line, typed)) return typed;
+  const { lines, not, unclear, unused, aside } = readKitMessage(line);
+  if (lines.length + not.length + unclear.length === 0) return typed;
   const said = lines.flatMap((each) => piecesOf(each)).map((piece) => ({ piece, ...readPiece(piece, options) }));
-  if (!denies.test(line) && !isOdd(line, typed) && said.filter(isUnread).length >= typed.filter(isUnread).length) return typed;
-  const gone = not.length === 0 ? '' : `; not there: ${not.join(', ')}`;
   const [whole] = piecesOf(line);
-  const message = `“${line.trim().slice(0, 80)}” is read as: ${lines.join('; ') || 'nothing'}${gone}.`;
+  const words = [
+    lines.join('; ') || 'nothing',
+    ...(not.length > 0 ? [`not there: ${not.join(', ')}`] : []),
+    ...(unclear.length > 0 ? [`not clear: ${unclear.join(', ')} (say how heavy it is; a bar to hang from is a “pull-up bar”)`] : []),
+    ...(unused.length > 0 ? [`not used: ${unused.join(', ')}`] : []),
+    ...(aside.length > 0 ? [`left aside: “${aside.join('”, “')}”`] : []),
+  ];
+  const message = `“${line.trim().slice(0, 80)}” is read as: ${words.join('; ')}.`;
   return [...said, ...(whole ? [{ piece: whole, items: [], problems: [{ code: 'read_as' as const, message }] }] : [])];
 }
 

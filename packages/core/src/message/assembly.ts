@@ -37,6 +37,17 @@ export class Assembly {
     this.last = null;
   }
 
+  /** A count waits for its movement; one that still waits has found none, and is said. */
+  hold(count: string, unit: Unit | null): void {
+    this.leavePending();
+    this.pending = { count, unit };
+  }
+
+  private leavePending(): void {
+    const { count, unit } = this.pending ?? { count: null, unit: null };
+    if (count !== null && count !== 'max') this.left.push(unit === null ? count : `${count} ${unit}`);
+  }
+
   /** `cal` by itself: of the next count, or of the time that was just given (`1:00 row for cals`). */
   takeUnit(unit: Unit): void {
     this.pending = { count: this.pending?.count ?? null, unit };
@@ -74,7 +85,7 @@ export class Assembly {
 
   endSegment(isLine: boolean): void {
     if (isLine) {
-      if (this.pending && this.pending.count !== 'max' && this.pending.count !== null) this.left.push(this.pending.count);
+      this.leavePending();
       if (this.pending?.count === 'max' && this.current.items.length === 0) this.current.maxAll = true;
       this.pending = null;
       [this.label, this.plus] = [null, false];

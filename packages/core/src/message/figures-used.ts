@@ -43,13 +43,21 @@ function told(line: string): Told[] {
   });
 }
 
+/** what its author calls a note is kept as it stands, figures and all */
+const isNote = (line: string): boolean => /^\s*(?:notes?|coach|nb)\s*:/i.test(line);
+
 /** @returns the figures of a text that are nowhere in what was read of it, as they were written */
 export function unusedFigures(text: string, workout: Workout): string[] {
   const numbers = new Set<number>();
   numbersOf([workout.parts, workout.tiers], numbers);
   const all = [...numbers];
   const isUsed = ({ as }: Told): boolean => as.some((value) => all.some((number) => Math.abs(number - value) <= 0.006 * Math.max(1, value)));
-  return normalLines(text.slice(0, 8_000))
+  const stated = text
+    .slice(0, 8_000)
+    .split('\n')
+    .filter((line) => !isNote(line))
+    .join('\n');
+  return normalLines(stated)
     .flatMap(told)
     .filter((each) => !isUsed(each))
     .map(({ text: figureText }) => figureText);

@@ -2,205 +2,92 @@
  * What an athlete says of their things, in sentences → kit lines. Things are found by their names; counts and masses stand before or after them; what is denied, broken, lent, sold or not yet there is not there,
  * and is told. For language; a kit line as people type it is read by the kit reader itself.
  */
+import { clean, massesIn, massesOf, N, ownFrom, range, unitIn, type Mass, type Stated } from './kit-amounts';
+import { thingsIn, type Found, type Thing } from './kit-things';
 import { normalLines } from './normalise';
 
-interface Thing {
-  readonly pattern: RegExp;
-  readonly name: string;
-  /** what it is told by: a mass, a height, a length; null: it is there or not */
-  readonly by: 'mass' | 'height' | 'route' | null;
-  /** several of it differ from one */
-  readonly counted: boolean;
-}
-const thing = (source: string, name: string, by: Thing['by'] = null, counted = false): Thing => ({
-  pattern: new RegExp(`(?<![\\p{L}\\d-])(?:${source})(?![\\p{L}-])`, 'gu'),
-  name,
-  by,
-  counted,
-});
-
-/** names of things (common practice, from memory); the longer ones first where one holds another */
-const things: readonly Thing[] = [
-  thing(
-    String.raw`(?:pull|chin)[- ]?ups? bar|doorway bar|door bar|bars? for (?:pull|chin)[- ]?ups?|something to hang (?:on|from)|(?:pull|chin)[- ]?up rig`,
-    'pull-up bar',
-  ),
-  thing(String.raw`climb(?:ing)? ropes?|rope climb`, 'climbing rope'),
-  thing(String.raw`(?:skipping|jump|speed) ropes?|ropes?`, 'rope'),
-  thing(String.raw`(?:squat|sq|power|half) racks?|racks?`, 'squat rack'),
-  thing(String.raw`(?:medicine|med|wall) ?balls?|mbs?`, 'medicine ball', 'mass', true),
-  thing(String.raw`(?:olympic|oly|womens?|women's|men's|mens|straight|training) bars?|barbells?|bars?`, 'barbell', 'mass', true),
-  thing(String.raw`plates?|discs?|bumpers?(?: plates?)?|weights discs`, 'plates', 'mass', true),
-  thing(String.raw`(?:hex )?(?:dumb ?bells?|dumbells?|dbs?)(?: hex)?`, 'dumbbell', 'mass', true),
-  thing(String.raw`kettle ?bells?|kbs?|bells?`, 'kettlebell', 'mass', true),
-  thing(String.raw`sand ?bags?|sbs?`, 'sandbag', 'mass', true),
-  thing(String.raw`(?:weight )?vests?`, 'vest', 'mass'),
-  thing(String.raw`backpacks?|rucks?(?:acks?)?`, 'backpack up to', 'mass'),
-  thing(String.raw`suitcases?`, 'suitcase', 'mass'),
-  thing(String.raw`(?:plyo |wooden |wood |soft )?box(?:es)?`, 'box', 'height', true),
-  thing(String.raw`(?:stable |kitchen )?chairs?`, 'chair', 'height', true),
-  thing(String.raw`(?:stable |kitchen )?tables?`, 'table', 'height'),
-  thing(String.raw`(?:flat )?bench(?:es)?`, 'bench'),
-  thing(String.raw`rowers?|rowing machines?|row ergs?`, 'rowing machine'),
-  thing(String.raw`(?:fan|air|exercise|spin|assault style) ?bikes?|bikes?`, 'bike'),
-  thing(String.raw`treadmills?`, 'treadmill'),
-  thing(String.raw`ski (?:machine|erg)s?|skis?`, 'ski machine'),
-  thing(String.raw`(?:gym(?:nastics?)? )?rings`, 'rings'),
-  thing(String.raw`sleds?`, 'sled'),
-  thing(String.raw`(?:yoga |gymnastic |exercise )?mats?`, 'mat'),
-  thing(String.raw`(?:elastic |resistance )?bands?`, 'band'),
-  thing(String.raw`(?:free )?walls?`, 'wall'),
-  thing(String.raw`stairs?|staircase`, 'stairs'),
-  thing(String.raw`towels?`, 'towel'),
-  thing(String.raw`ab wheels?`, 'ab wheel'),
-  thing(String.raw`parallettes?`, 'parallettes'),
-  thing(String.raw`couch|sofa`, 'couch'),
-  thing(String.raw`loops?|round way|run(?:ning)? (?:route|loop)|out (?:&|and) back`, 'run route', 'route'),
-];
-
-interface Found {
-  readonly thing: Thing;
-  readonly from: number;
-  readonly to: number;
-}
-/** Things of a clause in the order they stand; where two names overlap, the longer. */
-function thingsIn(clause: string): Found[] {
-  const all = things.flatMap((each) =>
-    [...clause.matchAll(each.pattern)].map((match) => ({ thing: each, from: match.index, to: match.index + match[0].length })),
-  );
-  const longest = all.filter(
-    (each) => !all.some((other) => other !== each && other.from <= each.from && other.to >= each.to && other.to - other.from > each.to - each.from),
-  );
-  return longest.filter((each, at) => longest.findIndex(({ from }) => from === each.from) === at).sort((a, b) => a.from - b.from);
-}
-
-const deniedBefore =
-  /(?:\b(?:no|not|never|without|neither|nor|zero|forget|lost|sold|had|isn'?t|ain'?t|hasn'?t|waiting (?:on|for)|do not (?:have|possess|own)|don'?t (?:have|own)|dont (?:have|own)|have not|haven'?t|havent|need|want|any)\b)[^,;]*$/;
-const deniedAfter =
-  /^[^,;]*?(?:\b(?:broken|broke|is out|out of order|lent|loaned|on order|sold|missing|at work|has a hole|does not exist|doesn'?t exist|is not|isn'?t|not stable|not there|i do not have|i don'?t have|i cannot|cannot|can'?t|can not|closed|no longer|not (?:here|available|usable))\b|: ?no\b|= ?no\b|✘|✗|❌| no$)/;
+/** words before a name, and after it, that say it is not there (common practice, from memory) */
+const absentBefore = String.raw`no|not|never|without|neither|nor|zero|forget|lost|sold|had|except(?: for)?|apart from|other than|isn'?t|ain'?t|hasn'?t|waiting (?:on|for)|do not (?:have|possess|own)|don'?t (?:have|own)|have not|haven'?t|need|want|any`;
+const absentAfter = String.raw`broken|broke|is out|out of order|lent|loaned|on order|ordered|arrives?|arriving|on (?:its|the) way|sold|missing|at work|has a hole|does not exist|doesn'?t exist|is not|isn'?t|not stable|wobbly|unsafe|not there|i do not have|i don'?t have|don'?t use|i cannot|cannot|can'?t|can not|closed|no longer|not (?:here|available|usable)`;
+const crossed = '✘|✗|❌';
+const deniedBefore = new RegExp(String.raw`\b(?:${absentBefore})\b[^,;]*$`);
+const deniedAfter = new RegExp(String.raw`^[^,;]*?(?:\b(?:${absentAfter})\b|: ?no\b|= ?no\b|${crossed}| no$)`);
+/** Whether a line may say that something is not there: it is a sentence then. */
+export const mayDeny = (line: string): boolean =>
+  new RegExp(String.raw`\b(?:${absentBefore}|${absentAfter}|but|too (?:low|small))\b|${crossed}`, 'i').test(line);
+/** `my rings are lent, the rope too`: as was said of the thing before */
+const alike = /^ (?:too|as well|also)\b/;
+const saysGone = new RegExp(String.raw`^(?:${absentAfter}|too (?:low|small|short))\b`);
 const thereAfter = /^[^,;]*?(?:✔|✓|: ?yes\b| yes\b|\bis (?:fine|available|there|ok)\b|works?\b)/;
 
-const N = String.raw`\d+(?:\.\d+)?`;
-interface Mass {
-  readonly value: number;
-  /** how many of it; null: not told */
-  readonly count: number | null;
-  /** null: none stands beside it */
-  readonly unit: 'kg' | 'lb' | null;
-}
-/** `2 x 20 kg`, `2 pairs of 5 kg`, `1 22.5`, `16 kg x 2`, `20s`: the first form that fits */
-const amount = new RegExp(
-  [
-    String.raw`(?<times>\d+) ?x ?(?<each>${N})(?: ?(?<u1>kg|lb|pood))?`,
-    String.raw`(?<pieces>\d+) (?<what>pairs?|pieces?|pcs?)(?: of)? (?<of>${N})(?: ?(?<u2>kg|lb|pood))?`,
-    String.raw`(?<few>\d{1,2}) (?:hex |x )?(?<heavy>${N})(?: ?(?<u3>kg|lb|pood)|s\b)`,
-    String.raw`(?<some>\d{1,2}) (?<bare>\d{2,}(?:\.\d+)?)(?=\s*$)`,
-    String.raw`(?<one>${N})(?: ?(?<u4>kg|lb|pood)| ?s\b)?(?: ?x ?(?<after>\d{1,2})\b)?`,
-  ].join('|'),
-  'g',
-);
-function massOf(groups: Readonly<Record<string, string | undefined>>): Mass {
-  const unit = groups['u1'] ?? groups['u2'] ?? groups['u3'] ?? groups['u4'];
-  const by = unit === 'pood' ? 16 : 1;
-  const made = (value: string, count: number | null): Mass => ({
-    value: Number(value) * by,
-    count,
-    unit: unit === undefined ? null : unit === 'lb' ? 'lb' : 'kg',
-  });
-  if (groups['times'] !== undefined) {
-    // `25x2` of a board: two of twenty-five
-    const [a, b] = [Number(groups['times']), Number(groups['each'])];
-    return a >= 5 && b <= 4 && Number.isInteger(b) ? made(groups['times'], b) : made(groups['each']!, a);
-  }
-  if (groups['pieces'] !== undefined) return made(groups['of']!, Number(groups['pieces']) * (groups['what']!.startsWith('pair') ? 2 : 1));
-  if (groups['some'] !== undefined) return made(groups['bare']!, Number(groups['some']));
-  if (groups['few'] !== undefined) return made(groups['heavy']!, Number(groups['few']));
-  return made(groups['one']!, groups['after'] === undefined ? null : Number(groups['after']));
-}
-/** `one pair each` says how many, and is no mass */
-const massesIn = (text: string): Mass[] => [...text.replace(/\d+ pairs? each/g, '').matchAll(amount)].map(({ groups = {} }) => massOf(groups));
-
-const unitIn = (text: string): 'kg' | 'lb' => (/\blb\b|#/.test(text) && !/\bkg\b/.test(text) ? 'lb' : 'kg');
-
-/** `10-50 lb in 5 s`: every step of a set. */
-const range = new RegExp(String.raw`(${N}) ?(?:kg|lb)?(?: ?(?:-|to|up to) ?)(${N}) ?(?:kg|lb)?[^,;]{0,24}?(?:in|by|steps? of|going up in|each) (${N})`);
-
-interface Stated {
-  /** all words between the name before and this one */
-  readonly lead: string;
-  /** straight before the name: its own count and mass */
-  readonly before: string;
-  /** up to what belongs to the next name */
-  readonly after: string;
-}
-/** What of the words before a name is its own: a count, a mass. @returns where it begins */
-const ownWords = new RegExp(
-  String.raw`(?:(?:\d+ ?(?:x|pairs? of|pieces? of|pcs? of)? ?)?(?:${N} ?(?:kg|lb|pood)?)?|\d+ (?:light |heavy )?pairs? of|a (?:light |heavy )?pair of|pairs? of) ?(?:hex |flat |olympic |wooden |light |heavy )?$`,
-);
-const ownFrom = (words: string): number => ownWords.exec(words)?.index ?? words.length;
-
-/** Masses of one name, and how many of each. A figure alone before or after it is a count. */
-function massesOf({ before, after }: Stated): Mass[] {
-  const isPair = /\bpairs?\b|\bpr\b/.test(`${before} ${after.slice(0, 40)}`);
-  const [own, told] = [massesIn(before), massesIn(after)];
-  const counts = (mass: Mass): boolean => mass.unit === null && mass.count === null && Number.isInteger(mass.value) && mass.value <= 12;
-  // `2 dumbbells of 10 kg`: the figure before is how many
-  const isCounted = own.length === 1 && counts(own[0]!) && told.some(({ unit, value }) => unit !== null || value >= 1);
-  const many = isCounted ? own[0]!.value : null;
-  // `kettlebell 53 lb - 2`, `dumbbells 35 lb (2)`, `20, 30, 45 - 1 each`
-  const last = told.at(-1);
-  const afterwards = last && counts(last) && /(?:-|\(|x) ?\d+\s*(?:ea|each|pcs?|pc|pairs? each)?\)?(?:[\s+,&]|\ban?\b)*$/.test(after) ? last.value : null;
-  const rest = afterwards === null ? told : told.slice(0, -1);
-  const beside = rest.filter(({ unit, count }) => unit !== null && count !== null);
-  const masses = own.length > 0 && !isCounted ? [...own, ...beside] : rest;
-  return masses.map((mass) => ({ ...mass, count: mass.count ?? many ?? afterwards ?? (isPair ? 2 : null) }));
-}
+/** kg or lb that a bar may weigh */
+const barMass = { kg: [5, 30], lb: [10, 65] } as const;
 
 /** A bar has one mass; more of them, with counts, are its plates. */
-function barLines(masses: readonly Mass[], otherwise: string): string[] {
+function barLines(masses: readonly Mass[], otherwise: 'kg' | 'lb'): string[] {
   const unit = masses.find((mass) => mass.unit !== null)?.unit ?? otherwise;
-  const bars = masses.filter(({ value, count, unit: own }, at) => at === 0 || (own !== null && (count ?? 1) === 1 && value >= 5 && value <= 25));
-  const plates = masses.filter((mass) => !bars.includes(mass));
-  return [...bars.map(({ value }) => `barbell ${clean(value)} ${unit}`), ...plates.map(({ value, count }) => `plates ${clean(value)} ${unit} x ${count ?? 2}`)];
+  const [least, most] = barMass[unit];
+  const isBar = ({ value, count }: Mass): boolean => (count ?? 1) === 1 && value >= least && value <= most;
+  const bars = masses.filter((mass, at) => isBar(mass) && (at === 0 || mass.unit !== null));
+  const plates = masses.filter((mass) => !bars.includes(mass) && (mass.count ?? 0) > 1);
+  return [...bars.map(({ value }) => `barbell ${clean(value)} ${unit}`), ...plates.map(({ value, count }) => `plates ${clean(value)} ${unit} x ${count}`)];
 }
-const clean = (value: number): string => String(Number(value.toFixed(2)));
+const ownMasses = ({ before, after }: Stated): Mass[] => [
+  ...massesIn(before)
+    .filter(({ unit, value }) => unit !== null || value >= 5)
+    .slice(-1),
+  ...massesIn(after),
+];
 
-function linesOf({ thing: { name, by, counted } }: Found, stated: Stated, { clause, unit: usual }: { clause: string; unit: 'kg' | 'lb' }): string[] {
+/** somewhere a bar is hung from */
+const hung = /\b(?:door\w*|frame|hang\w*|ceiling|wall[- ]?mounted|tree|park|playground|outside|garden|rig)\b/;
+/** `a bar`: a barbell by its mass, else something to hang from by where it is; null: nobody can tell */
+function bareBar(stated: Stated, clause: string, unit: 'kg' | 'lb'): string[] | null {
+  const lines = barLines(ownMasses(stated), unit);
+  if (lines.some((line) => line.startsWith('barbell'))) return lines;
+  return hung.test(clause) ? ['pull-up bar'] : null;
+}
+
+function bandLines(around: string): string[] {
+  const kinds = ['light', 'medium', 'heavy'].filter((kind) => around.includes(kind));
+  return kinds.length === 0 ? ['band'] : kinds.map((kind) => `band ${kind}`);
+}
+/** cm or inches that something to step or sit on may have */
+const reasonable = { cm: [20, 120], in: [8, 45] } as const;
+/** Its own figures stand straight before it, or after it. */
+function heightLines(name: string, { lead, after }: Stated): string[] {
+  const own = /(?:\d+(?:\.\d+)?(?:\/\d+)*) ?(?:cm|in\b|")? ?(?:plyo|wooden|wood|soft|high|stable|kitchen)? ?$/.exec(lead)?.[0] ?? '';
+  const around = `${own} ${after}`;
+  const unit = /"|\bin\b/.test(around) ? 'in' : 'cm';
+  const [least, most] = reasonable[unit];
+  const heights = [...around.matchAll(/\d+(?:\.\d+)?/g)].map(([figure]) => Number(figure)).filter((figure) => figure >= least && figure <= most);
+  return heights.length === 0 ? [name] : heights.map((height) => `${name} ${height} ${unit}`);
+}
+function routeLines(around: string): string[] {
+  const metres = new RegExp(String.raw`(${N}) ?m\b`).exec(around)?.[1];
+  return metres === undefined ? [] : [`run route ${metres} m`];
+}
+
+/** @returns null where it cannot be told what it is */
+function linesOf({ thing: { name, by, counted } }: Found, stated: Stated, { clause, unit: usual }: { clause: string; unit: 'kg' | 'lb' }): string[] | null {
   const around = `${stated.lead.slice(-30)} ${stated.after}`;
-  if (by === null) {
-    if (name !== 'band') return [name];
-    const kinds = ['light', 'medium', 'heavy'].filter((kind) => around.includes(kind));
-    return kinds.length === 0 ? ['band'] : kinds.map((kind) => `band ${kind}`);
-  }
-  if (by === 'route') {
-    const metres = new RegExp(String.raw`(${N}) ?m\b`).exec(around)?.[1];
-    return metres === undefined ? [] : [`run route ${metres} m`];
-  }
-  if (by === 'height') {
-    const heights = [...around.matchAll(/\d+(?:\.\d+)?(?= ?(?:cm|in\b|")?)/g)]
-      .map(([figure]) => Number(figure))
-      .filter((figure) => figure >= 10 && figure <= 120);
-    const unit = /"|\bin\b/.test(around) ? 'in' : 'cm';
-    return heights.length === 0 ? [name] : heights.map((height) => `${name} ${height} ${unit}`);
-  }
+  if (by === null) return name === 'band' ? bandLines(around) : [name];
+  if (by === 'route') return routeLines(around);
+  if (by === 'height') return heightLines(name, stated);
   const unit = /\b(?:kg|lb)\b/.test(clause) ? unitIn(clause) : usual;
   const steps = range.exec(around);
   if (steps && name === 'dumbbell') {
     const [low, high, step] = [Number(steps[1]), Number(steps[2]), Number(steps[3])];
     return [`dumbbell ${low}-${high} ${unit} in ${step} steps${/pair/.test(around) ? ' x 2' : ''}`];
   }
+  if (name === 'bar') return bareBar(stated, clause, unit);
+  if (name === 'barbell') {
+    const lines = barLines(ownMasses(stated), unit);
+    return lines.some((line) => line.startsWith('barbell')) ? lines : ['barbell', ...lines];
+  }
   const masses = name === 'plates' && /\d ?x ?\d/.test(stated.after) ? massesIn(stated.after) : massesOf(stated);
-  if (masses.length === 0) return counted && name !== 'barbell' && name !== 'medicine ball' ? [] : [name];
-  if (name === 'barbell')
-    return barLines(
-      [
-        ...massesIn(stated.before)
-          .filter(({ unit: own, value }) => own !== null || value >= 5)
-          .slice(-1),
-        ...massesIn(stated.after),
-      ],
-      unit,
-    );
+  // how heavy it is, is not told
+  if (masses.length === 0) return counted && name !== 'medicine ball' ? null : [name];
   return masses.map(({ value, count, unit: own }) => `${name} ${clean(value)} ${own ?? unit}${counted && count !== null && count > 1 ? ` x ${count}` : ''}`);
 }
 
@@ -209,7 +96,7 @@ function withPlates(lines: readonly string[]): string[] {
   const plates = lines.filter((line) => line.startsWith('plates '));
   const others = lines.filter((line) => !line.startsWith('plates'));
   const bar = others.findIndex((line) => line.startsWith('barbell'));
-  if (plates.length === 0 || bar === -1) return others;
+  if (plates.length === 0 || bar === -1) return [...others, ...plates];
   const unit = /lb/.test(plates[0]!) ? 'lb' : 'kg';
   const told = plates.map((line) => {
     const found = /plates (\S+) \w+(?: x (\d+))?/.exec(line)!;
@@ -222,34 +109,104 @@ export interface KitMessage {
   readonly lines: readonly string[];
   /** named, and not there */
   readonly not: readonly string[];
+  /** named, and nobody can tell what it is */
+  readonly unclear: readonly string[];
+  /** figures that are in none of the lines, as they were written */
+  readonly unused: readonly string[];
+  /** words between two commas that name nothing, as they were written: `low ceiling` */
+  readonly aside: readonly string[];
+}
+
+/** alone these say nothing of a thing that the lines do not */
+const plainWords =
+  /^(?:i|we|i've|there|is|are|the|a|an|my|our|have|got|and|also|too|or|with|of|at|in|on|home|here|each|only|just|both|one|two|pairs?|yes|no|none|nothing|all|please|thanks|hi|hello|kit|equipment|it|them|either|s|kg|lb|x)$/;
+function wordsAside(text: string): string[] {
+  const isKnown = (words: string): boolean => {
+    const normal = normalLines(words).join(' ');
+    return (
+      /\d/.test(normal) ||
+      thingsIn(normal).length > 0 ||
+      saysGone.test(normal) ||
+      normal.split(/[^\p{L}']+/u).every((word) => word === '' || plainWords.test(word))
+    );
+  };
+  return text
+    .slice(0, 4_000)
+    .split(/[,;.!?+&()\n:]|\bbut\b/)
+    .map((words) => words.trim())
+    .filter((words) => /\p{L}/u.test(words) && !isKnown(words));
+}
+
+/** What is gathered while the clauses are read. */
+interface KitDraft {
+  lines: string[];
+  readonly not: string[];
+  readonly unclear: string[];
+  /** the thing that was spoken of last */
+  named: Thing | null;
+  /** the unit of the whole text, where a clause tells none */
+  readonly unit: 'kg' | 'lb';
+}
+const dropLines = (draft: KitDraft, start: string): void => void (draft.lines = draft.lines.filter((line) => !line.startsWith(start)));
+
+/** `I've two 15s, a chair …`: without a name, two of a mass are dumbbells */
+function takeNamelessPair(draft: KitDraft, clause: string, found: readonly Found[]): void {
+  const pair = draft.named?.by === 'mass' ? null : /^[^,]*?\b(?:2|pair of) (\d+(?:\.\d+)?) ?s\b/.exec(clause);
+  const end = clause.indexOf(',') + 1 || clause.length;
+  if (pair && !found.some(({ thing, from }) => thing.by === 'mass' && from < end)) draft.lines.push(`dumbbell ${pair[1]} ${draft.unit} x 2`);
+}
+
+/** `meanwhile only the 12.5s`, `the one of 9 kg has a hole`, `but the ceiling is too low for it`: of what was named before */
+function takeOfNamed(draft: KitDraft, clause: string, { name, by }: Thing): void {
+  if (by === 'mass') {
+    const said = massesIn(clause).filter(({ unit }) => unit !== null || /\d ?s\b/.test(clause));
+    const lineOf = ({ value, unit }: Mass): string => `${name} ${clean(value)} ${unit ?? draft.unit}`;
+    const isGone = /\b(?:has a hole|broken|lent|sold|missing|gone)\b/.test(clause);
+    if (isGone) for (const mass of said) dropLines(draft, lineOf(mass));
+    else draft.lines.push(...said.map((mass) => `${lineOf(mass)} x ${mass.count ?? 2}`));
+  }
+  if (/\btoo (?:low|small|short)\b.*\b(?:it|that|them)\b/.test(clause)) {
+    draft.not.push(name);
+    dropLines(draft, name);
+  }
+}
+
+function takeThings(draft: KitDraft, clause: string, found: readonly Found[]): void {
+  let wasDenied = false;
+  for (const [at, each] of found.entries()) {
+    const [before, next] = [found[at - 1]?.to ?? 0, found[at + 1]];
+    const lead = clause.slice(before, each.from);
+    const reach = next === undefined ? clause.length : each.to + ownFrom(clause.slice(each.to, next.from));
+    const isAlike: boolean = wasDenied && alike.test(clause.slice(each.to, next?.from));
+    wasDenied = isAlike || isDenied(clause, each, before, next?.from ?? clause.length);
+    const stated = { lead, before: lead.slice(ownFrom(lead)), after: clause.slice(each.to, reach) };
+    const lines = wasDenied ? [] : linesOf(each, stated, { clause, unit: draft.unit });
+    if (wasDenied) draft.not.push(each.thing.name);
+    else if (lines === null) draft.unclear.push(each.thing.name);
+    draft.lines.push(...(lines ?? []));
+    draft.named = each.thing;
+  }
 }
 
 /** @param text one kit line, or sentences about what is there */
 export function readKitMessage(text: string): KitMessage {
-  const lines: string[] = [];
-  const not: string[] = [];
-  const unitOfText = unitIn(text.toLowerCase());
-  let named: Thing | null = null;
+  const draft: KitDraft = { lines: [], not: [], unclear: [], named: null, unit: unitIn(text.toLowerCase()) };
   for (const clause of clausesOf(text)) {
     const found = thingsIn(clause);
-    // `meanwhile only the 12.5s`, `the one of 9 kg has a hole`: of what was named before
-    if (found.length === 0 && named?.by === 'mass') {
-      const gone = /\bhas a hole\b|\bbroken\b|\blent\b|\bsold\b|\bmissing\b|\bgone\b/.test(clause);
-      const said = massesIn(clause).filter(({ unit }) => unit !== null || /\d ?s\b/.test(clause));
-      const lineOf = ({ value, unit }: Mass): string => `${named!.name} ${clean(value)} ${unit ?? unitOfText}`;
-      if (gone) for (const mass of said) lines.splice(0, lines.length, ...lines.filter((line) => !line.startsWith(lineOf(mass))));
-      else lines.push(...said.map((mass) => `${lineOf(mass)} x ${mass.count ?? 2}`));
-    }
-    for (const [at, each] of found.entries()) {
-      const [before, next] = [found[at - 1]?.to ?? 0, found[at + 1]];
-      const lead = clause.slice(before, each.from);
-      const reach = next === undefined ? clause.length : each.to + ownFrom(clause.slice(each.to, next.from));
-      if (isDenied(clause, each, before, next?.from ?? clause.length)) not.push(each.thing.name);
-      else lines.push(...linesOf(each, { lead, before: lead.slice(ownFrom(lead)), after: clause.slice(each.to, reach) }, { clause, unit: unitOfText }));
-      named = each.thing;
-    }
+    takeNamelessPair(draft, clause, found);
+    if (found.length === 0 && draft.named !== null) takeOfNamed(draft, clause, draft.named);
+    takeThings(draft, clause, found);
   }
-  return { lines: withPlates([...new Set(lines)]).filter((line) => !not.includes(line)), not: [...new Set(not)] };
+  const not = new Set(draft.not);
+  const lines = withPlates([...new Set(draft.lines)]).filter((line) => !not.has(line));
+  return { lines, not: [...not], unclear: [...new Set(draft.unclear)], unused: unusedFigures(text, lines), aside: wordsAside(text) };
+}
+
+/** Counts of one and two are said in many ways; every other figure stands in a line, or is told. */
+function unusedFigures(text: string, lines: readonly string[]): string[] {
+  const used = new Set(lines.flatMap((line) => [...line.matchAll(/\d+(?:\.\d+)?/g)].map(([figure]) => Number(figure))));
+  const told = clausesOf(text).flatMap((clause) => [...clause.matchAll(/\d+(?:\.\d+)?(?= ?pood)?/g)].map(([figure]) => figure));
+  return told.filter((figure) => Number(figure) > 2 && !used.has(Number(figure)) && ![16, 2].some((by) => used.has(Number(figure) * by)));
 }
 
 /** Sentences, and what parts them: a full stop, `but`, `except`; a decimal mark does not. */
@@ -263,7 +220,7 @@ function clausesOf(text: string): string[] {
     .replace(/\bfifteens\b/g, '15s')
     .replace(/\btwenties\b/g, '20s')
     .replace(/(\d)\.(\d)/g, '$1\u0002$2')
-    .split(/[.!?;]|\bbut\b|\bbefore\b(?= i)|\bexcept\b|\bmeanwhile\b|\bnow\b/)
+    .split(/[.!?;]|\bbut\b|\bbefore\b(?= i)|\bmeanwhile\b|\bnow\b/)
     .map((clause) => clause.replaceAll('\u0002', '.'));
 }
 

@@ -88,16 +88,19 @@ function numberAt(words: readonly string[], from: number): { value: number; used
   return { value, used: at - from };
 }
 
-/** stands for the hyphen of `twenty-one` while its words are apart */
+/** stands where a word was parted from its hyphen or bracket: `twenty-one`, `(two)` */
 const joined = '\u0001';
 /** words after which `one` is somebody or something, no figure */
 const noFigure = /^(?:of|thing|s|another|else|more|go|is|who|that|thumb|and|good|bad|day|last)$/;
 /** Number words as figures. */
 function inFigures(line: string): string {
-  const words = line.replace(/(\p{L})-(?=\p{L})/gu, `$1${joined} `).split(' ');
+  const words = line
+    .replace(/([([])(?=\p{L})/gu, `$1${joined} `)
+    .replace(/(\p{L})-(?=\p{L})/gu, `$1-${joined} `)
+    .split(' ');
   const out: string[] = [];
   for (let at = 0; at < words.length;) {
-    const bare = words.map((word) => word.replace(/[,.:;!?\u0001]+$/, ''));
+    const bare = words.map((word) => word.replace(/[-,.:;!?)\]\u0001]+$/, ''));
     const found = numberAt(bare, at);
     const isPronoun =
       found?.value === 1 &&
@@ -108,10 +111,10 @@ function inFigures(line: string): string {
       continue;
     }
     const last = words[at + found.used - 1]!;
-    out.push(`${found.value}${/[,.:;!?]+$/.exec(last)?.[0] ?? ''}`);
+    out.push(`${found.value}${/[-,.:;!?)\]\u0001]+$/.exec(last)?.[0] ?? ''}`);
     at += found.used;
   }
-  return out.join(' ').replaceAll(`${joined} `, '-');
+  return out.join(' ').replaceAll(`${joined} `, '').replaceAll(joined, '');
 }
 
 const phrases: readonly (readonly [RegExp, string])[] = [

@@ -28,12 +28,37 @@ const same = (text: string): string =>
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim();
 
+const about = (level: Diagnostic['level'], code: Diagnostic['code'], message: string, line = 1): Diagnostic => ({
+  code,
+  level,
+  message,
+  line,
+  column: 1,
+  length: 1,
+});
+
+/** `5 x 5 deadlifts, rest 3 min. Then 3 rounds of ring rows` on one line: where a part may begin that the strict reader takes into the one before it */
+const mayBeginPart = /\bthen\b|[.;]\s/i;
+/** A reading without a remark that is not the only one: the other has more parts, and left nothing aside either. */
+function otherReading(text: string, { workout }: ParsedWorkout, options: ReadOptions): Diagnostic[] {
+  const at = text.search(mayBeginPart);
+  if (at === -1) return [];
+  const { notation, left, aside, guessed } = readMessage(text);
+  if (notation === '' || left.length + aside.length > 0 || guessed.some((each) => each.guessed)) return [];
+  const read = parseWorkout(notation, options);
+  if (costOf(read.diagnostics) > 0 || read.workout.parts.length <= workout.parts.length) return [];
+  const message = `It can also be read as: ${notation.replace(/\n+/g, ' / ')}. If that is meant, begin each part on a line of its own, after an empty line.`;
+  return [about('warning', 'read_as', message, text.slice(0, at).split('\n').length)];
+}
+
 export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAny {
   const strict = parseWorkout(text, options);
   const strictCost = costOf(strict.diagnostics) + unused * unusedFigures(text, strict.workout).length;
   // a text that goes beyond what is read is refused by its limit, not rescued
   const isBeyond = strict.diagnostics.some(({ code }) => code === 'limit');
-  if (isBeyond || isNotation(text, strict) || (strictCost === 0 && strict.workout.parts.length > 0)) return { ...strict, readAs: null };
+  if (isBeyond || isNotation(text, strict)) return { ...strict, readAs: null };
+  if (strictCost === 0 && strict.workout.parts.length > 0)
+    return { ...strict, readAs: null, diagnostics: [...strict.diagnostics, ...otherReading(text, strict, options)] };
   const { notation, left, guessed, aside } = readMessage(text);
   if (notation === '') return { ...strict, readAs: null };
   const read = parseWorkout(notation, options);
@@ -43,14 +68,6 @@ export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAn
   const unplaced = unusedOnes.length > left.length ? unusedOnes : left;
   const cost = costOf(read.diagnostics) + guess * slips.length + unused * unplaced.length;
   if (cost >= strictCost) return { ...strict, readAs: null };
-  const about = (level: Diagnostic['level'], code: Diagnostic['code'], message: string): Diagnostic => ({
-    code,
-    level,
-    message,
-    line: 1,
-    column: 1,
-    length: 1,
-  });
   return {
     ...read,
     readAs: notation,

@@ -16,25 +16,23 @@ export function takeFigure(state: Assembly, span: Figure, rest: readonly Span[])
       state.last!.count = text;
       state.last!.unit = unit;
     } else if (state.pending?.count === 'max' && state.current.items.length > 0) state.pending = { count: 'max', unit };
-    else state.pending = { count: text, unit };
+    else state.hold(text, unit);
     return;
   }
-  if (isDirect && !at) {
-    state.pending = { count: text, unit: null };
-    return;
-  }
-  if (state.last && state.last.count === null && !at) {
+  if (isDirect && !at) return state.hold(text, null);
+  const movement = movementIn(state.last ?? undefined);
+  // `21-15-9 swings 24/16`: the scheme counts, two figures are masses
+  const isCounted = state.current.ladder !== null && values.length === 2 && (movement?.load ?? null) !== null;
+  if (state.last && state.last.count === null && !at && !isCounted) {
     state.last.count = text;
     return;
   }
-  const movement = movementIn(state.last ?? undefined);
   if (state.last && state.last.load === null && (at || values.length === 2 || values[0]! >= 4)) {
     if ((movement === null || movement.load === null) && /box|step|jump/.test(state.last.named?.name ?? ''))
       return setHeight(state, `${text} ${values[0]! > 36 ? 'cm' : 'in'}`);
     if (movement === null || movement.load !== null) return setLoad(state, loadText(span), span);
   }
-  if (next?.k === 'movement') state.pending = { count: text, unit: null };
-  else if (state.pending === null) state.pending = { count: text, unit: null };
+  if (next?.k === 'movement' || state.pending === null) state.hold(text, null);
   else state.left.push(text);
 }
 
@@ -70,8 +68,7 @@ export function takeColumns(state: Assembly, span: Columns): void {
     return;
   }
   if (span.unit === 'cal' || span.unit === 'm') {
-    state.pending = { count: `${clean(span.men)}/${clean(span.women)}`, unit: span.unit };
-    return;
+    return state.hold(`${clean(span.men)}/${clean(span.women)}`, span.unit);
   }
   if (state.last && state.last.load === null && (movementIn(state.last) === null || movementIn(state.last)!.load !== null)) state.last.load = loadText(figure);
   else if (!toAll(state, loadText(figure))) state.left.push(`${span.men}/${span.women}`);

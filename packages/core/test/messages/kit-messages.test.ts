@@ -24,9 +24,26 @@ describe('a sentence about things', () => {
     ['I have no bench, only a chair 45 cm', ['chair 45 cm'], ['bench']],
     ['two 1.5 pood bells', ['kettlebell 24 kg x 2'], []],
     ['bar 20 kg, 2 pairs of 5 kg plates and one pair of 10 kg plates', ['barbell 20 kg, plates 4x5 2x10 kg'], []],
-    ['my rings are lent, the rope too', ['rope'], ['rings']],
+    ['my rings are lent, the rope too', [], ['rings', 'rope']],
+    ['monkey bars at the park', ['pull-up bar'], []],
+    ["bench (wobbly, don't use), box 40 cm", ['box 40 cm'], ['bench']],
+    ['everything except a rower', [], ['rowing machine']],
+    ['two kettlebells, 12 and 20', ['kettlebell 12 kg', 'kettlebell 20 kg'], []],
+    ['a table, the rope arrives next week', ['table'], ['rope']],
+    ['sold the barbell, kept plates 4x10 kg', ['plates 10 kg x 4'], ['barbell']],
     ['nothing at all', [], []],
-  ])('%s', (text, lines, not) => expect(readKitMessage(text)).toEqual({ lines, not }));
+  ])('%s', (text, lines, not) => expect(readKitMessage(text)).toEqual({ lines, not, unclear: [], unused: [], aside: [] }));
+  test('why a thing cannot be used may matter for more than the thing', () =>
+    expect(readKitMessage('skipping rope but ceiling too low for it')).toMatchObject({ lines: [], not: ['rope'], aside: ['ceiling too low for it'] }));
+  test('what nobody can tell is not made up, and a figure without a place is said', () => {
+    expect(readKitMessage('a bar, and rings')).toMatchObject({ lines: ['rings'], unclear: ['bar'] });
+    expect(readKitMessage('no rower, mat, 34 of something')).toMatchObject({ lines: ['mat'], not: ['rowing machine'], unused: ['34'] });
+    expect(
+      readKit(['a bar, and rings'])
+        .problems.map(({ message }) => message)
+        .join(),
+    ).toContain('not clear: bar');
+  });
   test('is said to be one, with what it was read as', () => {
     expect(readKit(['no rower but a bike']).problems).toEqual([
       expect.objectContaining({ code: 'read_as', message: '“no rower but a bike” is read as: bike; not there: rowing machine.' }),

@@ -53,9 +53,22 @@ describe('a message', () => {
     ['4 rope climbs... jk 1 rope climb, for time', 'for time\n1 rope climb'],
     ['twelve minute cap, for time: twenty one fifteen nine, thrusters at forty kilos and pull ups', 'for time, cap 12:00\n21-15-9\nthruster @ 40 kg\npull-up'],
   ])('%j', (text, notation) => expect(readMessage(text).notation).toBe(notation));
+  test('two figures of a lift are masses where the scheme counts, and a count that is followed by another is said', () => {
+    expect(readMessage('21-15-9 burpees and swings 24/16').notation).toContain('kettlebell swing @ 24/16 kg');
+    expect(readMessage('30 min: run 1k easy then 5 rounds of 10 swings 16kg').left).toContain('1 km');
+  });
   test('what it leaves aside is listed', () => {
     const { left, aside } = readMessage('AMRAP 9 today\n8 burpees\nbring 2 towels');
     expect([left, aside.join(' ')]).toEqual([['2'], expect.stringContaining('bring')]);
+  });
+  test('of two readings without a remark, the one with fewer parts names the other', () => {
+    const told = (text: string): string[] => readWorkoutText(text).diagnostics.flatMap(({ level, message }) => (level === 'warning' ? [message] : []));
+    const [other] = told('deadlift 5x5 at 80%, rest 3 mins. then 3 rounds of 12 ring rows, 10 burpees');
+    expect(other).toContain('5 sets, rest 3:00 between / 5 deadlift @ 80% / 3 rounds / 12 ring row / 10 burpee');
+    expect(told('AMRAP 12, then rest 2:00\n10 burpees').filter((message) => message.startsWith('It can also'))).toEqual([]);
+  });
+  test('a figure in a note of the coach is no figure that was lost', () => {
+    expect(readWorkoutText('for time, cap 15:00\n120 burpee\nnote: every minute look up 4 times from 0:00')).toMatchObject({ readAs: null });
   });
   test('notation stays with the strict reader', () => {
     const clear = corpus.filter(({ plain }) => !parseWorkout(plain).diagnostics.some(({ level }) => level !== 'info'));
