@@ -86,14 +86,17 @@ async function everyCheck(tools, checks, database) {
   const server = await startBrowserServer(database.environment('gambito_e2e'));
   let browser = null;
   try {
-    const inTurn = async () => [await checks.types(), await checks.lint(), await checks.format()];
+    const inTurn = async () => {
+      const read = [await checks.types(), await checks.lint(), await checks.format()];
+      await tools.bundleUnits();
+      return read;
+    };
     const [ofBrowser, fire, read] = await Promise.all([checks.browser(server.url), checks.fire(), inTurn()]);
     single.push(fire, ...read);
     browser = ofBrowser;
   } finally {
     await server.stop();
   }
-  await tools.bundleUnits();
   return { single, browser, units: await checks.units() };
 }
 /** Types, the touched workspaces' own tests, and three paths through the browser: beside each other, since each of them waits at times. */

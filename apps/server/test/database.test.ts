@@ -2,6 +2,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { QueryTypes, type Model, type ModelStatic } from 'sequelize';
 import { migrate } from '../src/migrations';
+import * as painReportsMigration from '../src/migrations/0015-pain-reports';
 import { connect, type Database } from '../src/platform/database';
 import { readConfig } from '../src/platform/config';
 import { endLease, takeLease } from '../src/platform/leases';
@@ -73,8 +74,41 @@ describe('migrations and models agree with the live database', () => {
   });
   test('a migration that was killed before it was noted is done again without harm', async () => {
     await database.sequelize.query('DELETE FROM migrations');
-    expect(await migrate(database)).toHaveLength(14);
+    expect(await migrate(database)).toHaveLength(15);
     expect(await migrate(database)).toEqual([]);
+  });
+  test('reports of pain that stood in a column of their sending become rows, once, open or settled as they were', async () => {
+    const queries = database.sequelize.getQueryInterface();
+    const { coaches, athletes, workouts, sends, painReports } = database.models;
+    const { id: coachId } = await coaches.create({
+      email: 'p@lanterns.example',
+      name: 'P',
+      passwordHash: '',
+      timeZone: 'UTC',
+      units: 'kg',
+      rules: {},
+      founder: null,
+    });
+    const { id: athleteId } = await athletes.create({ coachId, name: 'Orvenna', file: {}, revision: 1, deletedAt: null });
+    const { id: workoutId } = await workouts.create({ coachId, title: 'Squall', text: '', day: '2026-11-25', revision: 1, deletedAt: null, tags: [] });
+    const moment = new Date('2026-11-25T12:00:00Z');
+    const made = { originalText: '', versionText: '', brief: {}, expected: [], sentAt: moment, expiresAt: moment, revokedAt: null };
+    await sends.create({ workoutId, athleteId, token: 'f'.repeat(32), ...made });
+    const column = { where: 'brjóst', much: 3, movement: '', note: 'faint', also: [{ where: 'knee', much: 1, movement: 'lunge', note: '' }] };
+    await painReportsMigration.down(queries);
+    await database.sequelize.query('UPDATE sends SET felt = :felt, felt_for = :coachId, felt_at = :moment', {
+      replacements: { felt: JSON.stringify(column), coachId, moment },
+    });
+    // killed before the columns went
+    for (let times = 0; times < 2; times++) await painReportsMigration.makeRows(queries);
+    await painReportsMigration.up(queries);
+    const rows = await painReports.findAll({ where: { athleteId }, order: ['id'], raw: true });
+    const told = { coachId, workoutId, title: 'Squall', day: '2026-11-25', toldAt: moment, settledAt: null, takenBackAt: null };
+    expect(rows).toMatchObject([
+      { ...told, bodyPart: 'brjóst', severity: 3, movement: '', note: 'faint' },
+      { ...told, bodyPart: 'knee', severity: 1, movement: 'lunge', note: '' },
+    ]);
+    await coaches.destroy({ where: { id: coachId } });
   });
 });
 
@@ -93,8 +127,9 @@ describe('a query has an index', () => {
       'what was answered lately',
       "SELECT n.athlete_id FROM workouts w JOIN sends n ON n.workout_id = w.id AND n.revoked_at IS NULL WHERE w.coach_id = 1 AND w.deleted_at IS NULL AND w.day >= '2026-10-01'",
     ],
-    ['what hurt somebody', 'SELECT felt FROM sends WHERE athlete_id = 1 AND felt IS NOT NULL LIMIT 50'],
-    ['what hurt and waits', 'SELECT * FROM sends WHERE felt_for = 1 ORDER BY felt_at DESC LIMIT 100'],
+    ['what hurt somebody', 'SELECT note FROM pain_reports WHERE athlete_id = 1 ORDER BY told_at DESC LIMIT 50'],
+    ['what hurt in a session', 'SELECT note FROM pain_reports WHERE workout_id = 1 AND athlete_id = 1'],
+    ['what hurt and waits', 'SELECT * FROM pain_reports WHERE coach_id = 1 AND settled_at IS NULL LIMIT 100'],
     ['the sends of a workout', 'SELECT * FROM sends WHERE workout_id = 1'],
     ['the board of a workout', 'SELECT * FROM scores WHERE workout_id = 1 AND deleted_at IS NULL'],
     ['the score that counts', 'SELECT * FROM scores WHERE workout_id = 1 AND athlete_id = 1 AND deleted_at IS NULL'],

@@ -69,6 +69,16 @@ describe('a desk as an archive', () => {
       JSON.parse(JSON.stringify(linesOf(archived), (key, value: unknown) => (ofTheirOwn.includes(key) ? undefined : value)));
     expect(plain(await give(to))).toEqual(plain(archive));
   });
+  test('of an older format keeps what hurt, which stood with what was sent', async () => {
+    const felt = { where: 'chest', much: 3, movement: '', note: 'faint', also: [{ where: 'knee', much: 1, movement: '', note: '' }] };
+    const hurt = { felt, at: '2026-11-25T09:00:00.000Z', open: true };
+    const lines = linesOf(archive);
+    const sent = lines.findIndex((line) => 'send' in line);
+    const old = lines.map((line, at) => (at === sent ? { send: { ...(line['send'] as object), hurt } } : line));
+    const to = await open('older-house');
+    expect(await take(to, zipped(old))).toMatchObject({ status: 200 });
+    expect((await to.desk('GET', '/discomforts')).json.discomforts).toMatchObject([{ title: 'Squall', felt, at: hurt.at }]);
+  });
   test('does not go into a desk that has something', async () => expect((await take(from, archive)).status).toBe(409));
   test('holds no links, no passwords and nothing of another coach', () => {
     const text = gunzipSync(archive).toString();

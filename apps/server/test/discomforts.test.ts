@@ -23,13 +23,25 @@ const tell = (body: object | null = felt, at = token) => instance.stranger('POST
 const waiting = async (): Promise<Discomfort[]> => (await desk('GET', '/discomforts')).json.discomforts;
 
 describe('what hurt', () => {
-  test('waits with who, where, in what and when; told again it is one; taken back it is gone', async () => {
-    await tell({ ...felt, much: 1 });
+  test('waits with who, where, in what and when; told twice it is one; told anew it adds up, the gravest first', async () => {
+    const light = { ...felt, where: 'shin', much: 1 };
+    await tell(light);
+    await tell(light);
     await tell();
     expect(await waiting()).toMatchObject([
-      { workoutId: workout, athleteId: athlete, name: 'Orvenna', title: 'Low Water', felt, at: instance.clock.now.toISOString() },
+      { workoutId: workout, athleteId: athlete, name: 'Orvenna', title: 'Low Water', felt: { ...felt, also: [light] }, at: instance.clock.now.toISOString() },
     ]);
+  });
+  test('taken back, what made them stop is told to the coach all the same; what was noticed only is gone, and stays in the record', async () => {
     await tell(null);
+    expect((await waiting()).map(({ felt: told }) => told)).toEqual([{ ...felt, takenBack: true }]);
+    expect((await desk('GET', `/athletes/${athlete}/record`)).json.hurt[0].felt).toMatchObject({
+      where: 'low back',
+      also: [{ where: 'shin', takenBack: true }],
+    });
+    expect((await instance.stranger('GET', `/a/${token}`)).json.felt).toBeNull();
+    const [{ id }] = (await waiting()) as [Discomfort];
+    await desk('PUT', `/discomforts/${id}`, { settled: true });
     expect(await waiting()).toEqual([]);
     await tell();
   });
@@ -50,7 +62,7 @@ describe('what hurt', () => {
     expect(await waiting()).toHaveLength(1);
     await desk('PUT', `/discomforts/${id}`, { settled: true });
     await tell({ ...felt, note: 'Again.' });
-    expect((await waiting())[0]!.felt.note).toBe('Again.');
+    expect((await waiting()).map(({ felt: told }) => [told.note, told.also])).toEqual([['Again.', undefined]]);
     expect((await desk('PUT', `/discomforts/${id}`, { settled: 'yes' })).status).toBe(400);
     expect((await desk('GET', '/discomforts/999999/spared')).status).toBe(404);
   });
@@ -64,8 +76,9 @@ describe('what hurt', () => {
     await tell({ where: 'left calf', much: 1, movement: '', note: 'a little' });
     const [{ id, felt: told }] = (await waiting()) as [Discomfort];
     expect(told).toMatchObject({ where: 'chest', also: [{ where: 'low back' }, { where: 'left calf' }] });
+    expect((await instance.stranger('GET', `/a/${token}`)).json.felt.also).not.toHaveLength(0);
     expect((await desk('GET', `/discomforts/${id}/spared`)).json).toEqual({ spare: [], swaps: [], ask: 'Ask them to stop training and to see a doctor now.' });
-    await tell(null);
+    await desk('PUT', `/discomforts/${id}`, { settled: true });
     await tell();
   });
   test('of who was deleted nothing waits', async () => {
@@ -73,6 +86,16 @@ describe('what hurt', () => {
     expect(await waiting()).toEqual([]);
     await desk('POST', `/athletes/${athlete}/restore`);
     expect(await waiting()).toHaveLength(1);
+  });
+  test('whose workout is gone for good still waits, with what it was of', async () => {
+    const gone = await addWorkout(desk, '# Neap\nAMRAP 9:00\n9 burpee');
+    const link = await sendTo(desk, gone, athlete);
+    await tell({ ...felt, where: 'chest' }, link);
+    await instance.database.models.workouts.destroy({ where: { id: gone } });
+    const [first] = await waiting();
+    expect(first).toMatchObject({ workoutId: null, title: 'Neap', felt: { where: 'chest' } });
+    expect((await desk('GET', `/discomforts/${first!.id}/spared`)).json).toMatchObject({ spare: [], swaps: [] });
+    await desk('PUT', `/discomforts/${first!.id}`, { settled: true });
   });
   test('goes into the archive, open or settled, and out of it', async () => {
     const other = await sendTo(desk, workout, await addAthlete(desk, 'Brontek'));

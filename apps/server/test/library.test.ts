@@ -303,7 +303,7 @@ describe('what an athlete says of today', () => {
     expect((await page()).today).toBeNull();
     expect((await instance.stranger('POST', `/a/${token}/today`, { spare: ['feelings'] })).status).toBe(400);
   });
-  test('what hurt lands with the coach, and can be taken back', async () => {
+  test('what hurt lands with the coach, and taken back says so', async () => {
     const [workout, athlete] = [await addWorkout(desk), await addAthlete(desk, 'Orvenna')];
     const token = await sendTo(desk, workout, athlete);
     const felt = { where: 'low back', much: 3, movement: 'burpee', note: 'Since the third round.' };
@@ -313,7 +313,7 @@ describe('what an athlete says of today', () => {
     expect(await told()).toEqual([felt]);
     expect((await instance.stranger('GET', `/a/${token}`)).json.felt).toEqual(felt);
     expect((await instance.stranger('POST', `/a/${token}/felt`)).status).toBe(200);
-    expect(await told()).toEqual([]);
+    expect(await told()).toEqual([{ ...felt, takenBack: true }]);
     expect((await instance.stranger('POST', `/a/${token}/felt`, { where: ' ', much: 1 })).status).toBe(400);
   });
 });

@@ -4,14 +4,14 @@ import { logBySchema, usualLogBy } from './account';
 import { briefSchema, linesBesideSchema, lockSchema, measuredSchema, ratingSchema } from './answers';
 import { athleteFileSchema } from './file-schemas';
 import { audienceSchema, portableWorkoutSchema } from './library';
-import { feltSchema } from './today';
+import { feltSchema, reportSchema } from './today';
 
 const id = z.number().int().positive();
 const text = z.string().max(40_000);
 const of = { workoutId: id, athleteId: id };
 /** who did it; absent in archives from before it was noted */
 const by = z.string().max(120).default('');
-/** what hurt, and whether it still waits for the coach; absent in archives from before it was kept */
+/** what hurt, in archives from before each report had a line of its own */
 const hurtSchema = z.object({ felt: feltSchema, at: z.iso.datetime(), open: z.boolean() }).nullable().default(null);
 export const archiveHeadSchema = z.object({
   gambito: z.literal('desk'),
@@ -42,6 +42,17 @@ export const archiveLineSchema = z.union([
     }),
   }),
   z.object({ send: z.object({ ...of, by, originalText: text, versionText: text, brief: briefSchema, sentAt: z.iso.datetime(), hurt: hurtSchema }) }),
+  z.object({
+    report: reportSchema.extend({
+      athleteId: id,
+      workoutId: id.nullable(),
+      title: z.string().max(200),
+      day: z.iso.date(),
+      at: z.iso.datetime(),
+      takenBackAt: z.iso.datetime().nullable(),
+      settledAt: z.iso.datetime().nullable(),
+    }),
+  }),
   z.object({ figure: z.object({ athleteId: id, name: z.string().max(120), told: z.string().max(190), at: z.iso.datetime() }) }),
   z.object({
     score: z.object({

@@ -4,9 +4,10 @@ import { z } from 'zod';
 import { feltSchema } from './today';
 
 export const discomfortSchema = z.object({
-  /** number of the sending it was told of */
+  /** number of the first report of its session */
   id: z.number(),
-  workoutId: z.number(),
+  /** null: the workout is gone for good */
+  workoutId: z.number().nullable(),
   title: z.string(),
   day: z.string(),
   athleteId: z.number(),

@@ -16,14 +16,20 @@ export const todayAskedSchema = z.object({
 });
 export type TodayAsked = z.infer<typeof todayAskedSchema>;
 
-const reportSchema = z.object({
+export const reportSchema = z.object({
   where: z.string().trim().min(1, 'expected where, such as low back').max(80),
   /** 1 noticed, 2 had to change something, 3 had to stop */
   much: z.union([z.literal(1), z.literal(2), z.literal(3)]),
   movement: z.string().trim().max(80).default(''),
   note: z.string().trim().max(500).default(''),
 });
+const keptReportSchema = reportSchema.extend({
+  /** by the athlete, later: what asks for more than a remark stays before the coach all the same */
+  takenBack: z.boolean().optional(),
+});
 /** What hurt; beside the gravest report the others that were told of the same session. */
-export const feltSchema = reportSchema.extend({ also: z.array(reportSchema).max(20).optional() });
+export const feltSchema = keptReportSchema.extend({ also: z.array(keptReportSchema).max(20).optional() });
+/** What an athlete tells at once. */
 export type Report = z.infer<typeof reportSchema>;
+export type KeptReport = z.infer<typeof keptReportSchema>;
 export type Felt = z.infer<typeof feltSchema>;

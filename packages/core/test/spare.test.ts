@@ -82,6 +82,13 @@ describe('what stands instead', () => {
   });
 });
 
+test('of several reports all that stands for them is spared', () => {
+  const athlete = { ...randomAthlete(1), avoid: [] };
+  const [knee, wrist] = ['knee', 'wrist'].map((where) => hurt({ where, movement: '' })) as [Hurt, Hurt];
+  const spareOf = (told: Hurt) => spareIn(workout('AMRAP 9:00\n9 burpee'), athlete, told, asked(athlete)).spare;
+  expect(spareOf({ ...knee, also: [wrist] })).toEqual([...spareOf(knee), ...spareOf(wrist)]);
+  expect(spareOf(wrist)).not.toEqual([]);
+});
 test('beside what asks for a doctor now no advice for training stands', () =>
   expect(spareIn(workout('AMRAP 9:00\n9 box jump'), randomAthlete(1), hurt({ where: 'knee', note: 'went numb' }), asked(randomAthlete(1)))).toEqual({
     spare: [],

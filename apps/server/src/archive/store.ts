@@ -1,19 +1,14 @@
 /** A desk's rows, read one after the other for an archive, and written into an empty desk: all of it or nothing. */
-import { everybody, type ArchiveLine, type Brief, type Felt, type Measured } from '@gambito/contract';
+import { everybody, type ArchiveLine, type Brief, type Measured } from '@gambito/contract';
 import type { Lock } from '@gambito/core';
 import { Op, type Transaction } from 'sequelize';
 import type { Database } from '../platform/database';
-import { parsed } from '../platform/parsed';
 import type { ScoreRow, SendRow } from '../platform/rows';
 import type { ScoreStore } from '../scores/store';
 import type { SendStore } from '../sends/store';
+import type { LineOf, Numbers } from './line';
+import { putOldReports, putReport, reportLine } from './reports';
 
-type LineOf<Key extends string> = Extract<ArchiveLine, Record<Key, unknown>>;
-/** What a number of the archive became here. */
-interface Numbers {
-  readonly athletes: Map<number, number>;
-  readonly workouts: Map<number, number>;
-}
 export interface ArchiveStore {
   isEmpty(coachId: number): Promise<boolean>;
   /** every line but the head and the end */
@@ -63,6 +58,8 @@ function reading(database: Database): ArchiveStore['lines'] {
       })) as LineOf<'workout'>['workout']['decisions'];
       yield { workout: { id, title, text, day, tags: tags ?? [], audience: audience ?? everybody, by, decisions } };
     }
+    for await (const row of pages((after) => models.painReports.findAll({ where: { ...ofPeople, id: { [Op.gt]: after } }, order, limit: page })))
+      yield reportLine(row);
     const where = (after: number) => ({ ...(ofKept(coachId) as object), id: { [Op.gt]: after } });
     for await (const row of pages((after) => models.sends.findAll({ where: { ...where(after), revokedAt: null }, order, limit: page }))) yield sendLine(row);
     for await (const row of pages((after) => models.scores.findAll({ where: { ...where(after), deletedAt: null }, order, limit: page }))) yield scoreLine(row);
@@ -70,13 +67,9 @@ function reading(database: Database): ArchiveStore['lines'] {
   return lines;
 }
 
-/** What was told to hurt with a version. */
-const hurtOf = ({ felt, feltFor, feltAt, sentAt }: SendRow): LineOf<'send'>['send']['hurt'] =>
-  felt && { felt: parsed<Felt>(felt), at: (feltAt ?? sentAt).toISOString(), open: feltFor !== null };
-
 function sendLine(row: SendRow): LineOf<'send'> {
   const { workoutId, athleteId, sentBy: by, originalText, versionText, brief, sentAt } = row;
-  return { send: { workoutId, athleteId, by, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString(), hurt: hurtOf(row) } };
+  return { send: { workoutId, athleteId, by, originalText, versionText, brief: brief as Brief, sentAt: sentAt.toISOString(), hurt: null } };
 }
 function scoreLine(row: ScoreRow): LineOf<'score'> {
   const { workoutId, athleteId, enteredName: by, score, note, versionText, originalText, createdAt, rating, measured } = row;
@@ -126,13 +119,14 @@ function writing({ models }: Database, sends: SendStore, scores: ScoreStore): Pu
     if ('workout' in line) return putWorkout(coachId, line, numbers, transaction);
     if ('end' in line) return;
     if ('figure' in line) return putFigure(line, numbers, transaction);
+    if ('report' in line) return putReport({ models, coachId, numbers, transaction }, line.report);
     const told = 'send' in line ? line.send : line.score;
     const [workoutId, athleteId] = [numbers.workouts.get(told.workoutId), numbers.athletes.get(told.athleteId)];
     if (workoutId === undefined || athleteId === undefined) throw new RangeError('of somebody or something that is not in it');
     if ('send' in line) {
       const { originalText, versionText, brief, sentAt, by, hurt } = line.send;
       await sends.send({ workoutId, athleteId, originalText, made: { brief, versionText }, by }, new Date(sentAt), transaction);
-      if (hurt) await sends.setFelt(workoutId, athleteId, hurt.felt, hurt.open ? coachId : null, new Date(hurt.at), transaction);
+      if (hurt) await putOldReports({ models, coachId, numbers, transaction }, line.send, hurt);
     } else {
       const { at, by: enteredName, ...entry } = line.score;
       await scores.save({ ...entry, enteredName, coachId, workoutId, athleteId }, new Date(at), transaction);

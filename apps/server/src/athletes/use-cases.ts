@@ -29,7 +29,7 @@ export async function athleteInput(
   services: Services,
   coach: Coach,
   athleteId: number,
-  workoutId: number,
+  workoutId: number | null,
 ): Promise<AthleteInput & { readonly stored: StoredAthlete }> {
   const stored = await services.athletes.find(coach.id, athleteId);
   const results = stored.results.filter((past) => past.workoutId !== workoutId).map(({ result }) => result);

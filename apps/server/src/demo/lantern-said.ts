@@ -1,7 +1,7 @@
 /** What people of the Lanterns said beside their scores, and what their figures were before. Ours, for the demo only. */
-import type { Felt } from '@gambito/contract';
+import type { Report } from '@gambito/contract';
 
-export const lanternDiscomforts: readonly { readonly athlete: string; readonly title: string; readonly felt: Felt }[] = [
+export const lanternDiscomforts: readonly { readonly athlete: string; readonly title: string; readonly felt: Report }[] = [
   { athlete: 'Wendrith', title: 'Fog Signal', felt: { where: 'left knee', much: 2, movement: '', note: 'On the stairs too, next morning.' } },
 ];
 

@@ -23,6 +23,7 @@ import {
   type Workout,
 } from '@gambito/core';
 import type { Transaction } from 'sequelize';
+import { discomfortStore } from '../discomforts/store';
 import type { Database } from '../platform/database';
 import { todayIn } from '../platform/days';
 import { alone } from '../platform/leases';
@@ -166,7 +167,8 @@ async function seed(database: Database, now: Date, workouts: typeof lanternWorko
       );
       await writeScores(database, { coachId, workoutId: row.id, athleteIds }, workout, transaction);
       for (const { athlete, title: of, felt } of lanternDiscomforts)
-        if (of === title) await sendStore(database).setFelt(row.id, athleteIds[indexOf(athlete)]!, felt, coachId, day, transaction);
+        if (of === title)
+          await discomfortStore(database).tell({ coachId, workoutId: row.id, athleteId: athleteIds[indexOf(athlete)]! }, felt, day, transaction);
     }
     await models.figures.bulkCreate(
       lanternFigures.map(({ athlete, daysAgo, ...figure }) => ({

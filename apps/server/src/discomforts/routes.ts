@@ -24,7 +24,7 @@ export function discomfortRoutes(plain: FastifyInstance, services: Services): vo
     '/discomforts/:id',
     { schema: { summary: 'It is settled, or waits again', params: idParams, body: z.object({ settled: z.boolean() }) } },
     async (request) => {
-      await services.discomforts.settle(coachIn(request).id, request.params.id, request.body.settled);
+      await services.discomforts.settle(coachIn(request).id, request.params.id, request.body.settled, services.now());
       return { done: true };
     },
   );

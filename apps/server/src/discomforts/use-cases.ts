@@ -10,6 +10,7 @@ export const openDiscomforts = (services: Services, coach: Coach): Promise<Disco
 export async function sparedIn(services: Services, coach: Coach, id: number): Promise<SparedAnswer> {
   const { workoutId, athleteId, felt, text } = await services.discomforts.find(coach.id, id);
   const { file, results, today } = await athleteInput(services, coach, athleteId, workoutId);
-  const locks = (await services.workouts.locks(workoutId)).find((row) => row.athleteId === athleteId)?.locks ?? [];
+  const decisions = workoutId === null ? [] : await services.workouts.locks(workoutId);
+  const locks = decisions.find((row) => row.athleteId === athleteId)?.locks ?? [];
   return services.pool.run(coach.id, 'spared', { file, results, today, text, felt, locks, rules: coach.rules, units: coach.units }, 'soon');
 }

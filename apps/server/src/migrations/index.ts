@@ -17,6 +17,7 @@ import * as saidAndDue from './0011-said-and-due';
 import * as presses from './0012-presses';
 import * as browsers from './0013-browsers';
 import * as whoseScore from './0014-whose-score';
+import * as painReports from './0015-pain-reports';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -33,6 +34,7 @@ const migrations = [
   { name: '0012-presses', ...presses },
   { name: '0013-browsers', ...browsers },
   { name: '0014-whose-score', ...whoseScore },
+  { name: '0015-pain-reports', ...painReports },
 ];
 
 /** What migrating itself needs first. */

@@ -21,6 +21,7 @@ import type {
   ResetRow,
   RevisionRow,
   ScoreRow,
+  PainReportRow,
   SendRow,
   SessionRow,
   TallyRow,
@@ -46,6 +47,7 @@ export interface Models {
   readonly revisions: ModelStatic<RevisionRow>;
   readonly locks: ModelStatic<LockRow>;
   readonly sends: ModelStatic<SendRow>;
+  readonly painReports: ModelStatic<PainReportRow>;
   readonly scores: ModelStatic<ScoreRow>;
   readonly readings: ModelStatic<ReadingRow>;
   readonly jobs: ModelStatic<JobRow>;
@@ -181,9 +183,21 @@ const columns = {
     revokedAt: maybe(),
     openedAt: maybe(),
     today: maybeJson(),
-    felt: maybeJson(),
-    feltFor: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
-    feltAt: maybe(),
+  },
+  painReports: {
+    id: id(),
+    coachId: number(),
+    athleteId: number(),
+    workoutId: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+    title: string(200),
+    day: { type: DataTypes.DATEONLY, allowNull: false },
+    bodyPart: string(80),
+    severity: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false },
+    movement: string(80),
+    note: string(500),
+    toldAt: moment(),
+    takenBackAt: maybe(),
+    settledAt: maybe(),
   },
   scores: {
     id: id(),
@@ -263,6 +277,7 @@ export function defineModels(sequelize: Sequelize): Models {
     revisions: sequelize.define<RevisionRow>('workout_revisions', ownOf(columns.revisions)),
     locks: sequelize.define<LockRow>('locks', ownOf(columns.locks)),
     sends: sequelize.define<SendRow>('sends', ownOf(columns.sends)),
+    painReports: sequelize.define<PainReportRow>('pain_reports', ownOf(columns.painReports)),
     scores: sequelize.define<ScoreRow>('scores', ownOf(columns.scores)),
     readings: sequelize.define<ReadingRow>('readings', ownOf(columns.readings)),
     jobs: sequelize.define<JobRow>('jobs', ownOf(columns.jobs)),

@@ -126,10 +126,27 @@ export interface SendRow extends Row<SendRow> {
   openedAt: CreationOptional<Date | null>;
   /** what the athlete asked for on the day, with the version made for it */
   today: CreationOptional<object | null>;
-  felt: CreationOptional<object | null>;
-  /** the desk that what was felt waits on; null: nothing was, or it was settled */
-  feltFor: CreationOptional<number | null>;
-  feltAt: CreationOptional<Date | null>;
+}
+/** One report of pain. Its session is named here too: a report outlives its workout. */
+export interface PainReportRow extends Row<PainReportRow> {
+  id: CreationOptional<number>;
+  coachId: number;
+  athleteId: number;
+  /** null: the workout is gone for good */
+  workoutId: number | null;
+  title: string;
+  /** ISO date */
+  day: string;
+  bodyPart: string;
+  /** 1 noticed, 2 had to change something, 3 had to stop */
+  severity: number;
+  movement: string;
+  note: string;
+  toldAt: Date;
+  /** by the athlete */
+  takenBackAt: CreationOptional<Date | null>;
+  /** by the coach */
+  settledAt: CreationOptional<Date | null>;
 }
 export interface ScoreRow extends Row<ScoreRow> {
   id: CreationOptional<number>;

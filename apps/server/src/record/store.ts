@@ -1,5 +1,5 @@
 /** What one person did, from scores and their readings; and what was sent to them and not scored. */
-import type { Felt, Measured, PersonRecord, Recorded, Unscored } from '@gambito/contract';
+import type { Measured, PersonRecord, Recorded, Unscored } from '@gambito/contract';
 import type { ReadPast, ReadResult } from '@gambito/core';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../platform/database';
@@ -7,7 +7,7 @@ import { groupBy } from '../platform/group-by';
 import { parsed } from '../platform/parsed';
 
 /** What a person's record is made of, before anybody looks at what is due. */
-export interface Done extends Pick<PersonRecord, 'sessions' | 'hurt' | 'figures'> {
+export interface Done extends Pick<PersonRecord, 'sessions' | 'figures'> {
   /** what was sent and not scored, the newest first */
   readonly unscored: readonly Unscored[];
 }
@@ -34,8 +34,6 @@ const unscoredQuery = `SELECT w.id AS workoutId, w.title, CAST(COALESCE(w.day, D
   FROM sends n JOIN workouts w ON w.id = n.workout_id AND w.deleted_at IS NULL
     LEFT JOIN scores s ON s.workout_id = n.workout_id AND s.athlete_id = n.athlete_id AND s.deleted_at IS NULL
   WHERE n.athlete_id = :athleteId AND n.revoked_at IS NULL AND s.id IS NULL ORDER BY day DESC LIMIT :most`;
-const hurtQuery = `SELECT w.title, CAST(COALESCE(w.day, DATE(n.sent_at)) AS CHAR) AS day, n.felt, n.felt_for AS feltFor
-  FROM sends n JOIN workouts w ON w.id = n.workout_id WHERE n.athlete_id = :athleteId AND n.felt IS NOT NULL ORDER BY COALESCE(n.felt_at, n.sent_at) DESC LIMIT 50`;
 const figuresQuery = 'SELECT name, told, created_at AS at FROM figures WHERE athlete_id = :athleteId ORDER BY created_at DESC, id DESC LIMIT 400';
 const answeredQuery = `SELECT n.athlete_id AS athleteId, a.name, CAST(w.day AS CHAR) AS day, MAX(s.id IS NOT NULL) AS scored
   FROM workouts w JOIN sends n ON n.workout_id = w.id AND n.revoked_at IS NULL JOIN athletes a ON a.id = n.athlete_id AND a.deleted_at IS NULL
@@ -86,9 +84,6 @@ export const recordStore = ({ sequelize, read }: Database): RecordStore => {
     of: async (athleteId) => ({
       sessions: (await select<SessionRow>(sessionsQuery, { athleteId })).map(shown),
       unscored: await select<Unscored>(unscoredQuery, { athleteId }),
-      hurt: (await select<{ title: string; day: string; felt: unknown; feltFor: number | null }>(hurtQuery, { athleteId })).map(
-        ({ felt, feltFor, ...row }) => ({ ...row, felt: parsed<Felt>(felt), open: feltFor !== null }),
-      ),
       figures: figuresOver(await select<FigureTold>(figuresQuery, { athleteId })),
     }),
     answered: async (coachId, from) =>

@@ -18,7 +18,8 @@ export async function recordOf(services: Services, coach: Coach, athleteId: numb
   await services.athletes.find(coach.id, athleteId);
   const { unscored, ...done } = await services.record.of(athleteId);
   const isDue = dueAt(coach, services.now());
-  return { ...done, missed: unscored.filter(({ day }) => isDue(day)), open: unscored.filter(({ day }) => !isDue(day)) };
+  const hurt = (await services.discomforts.ofPerson(athleteId)).map(({ title, day, felt, open }) => ({ title, day, felt, open }));
+  return { ...done, hurt, missed: unscored.filter(({ day }) => isDue(day)), open: unscored.filter(({ day }) => !isDue(day)) };
 }
 
 /** days that are looked back */

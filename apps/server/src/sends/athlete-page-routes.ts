@@ -1,5 +1,5 @@
 /** What an athlete's link opens. No sign-in: the link is the key, to one version and its score. */
-import { athletePageSchema, feltSchema, measuredSchema, ratingSchema, todayAskedSchema } from '@gambito/contract';
+import { athletePageSchema, measuredSchema, ratingSchema, reportSchema, todayAskedSchema } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { addressOf } from '../platform/address';
@@ -57,10 +57,11 @@ function saidRoutes(app: TypedApp, services: Services): void {
     await askToday(services, linkIn(request), null);
     return { done: true };
   });
-  app.post('/a/:token/felt', { schema: { summary: 'What hurt, told to the coach', params: tokenParams, body: feltSchema.nullish() } }, async (request) => {
+  app.post('/a/:token/felt', { schema: { summary: 'What hurt, told to the coach', params: tokenParams, body: reportSchema.nullish() } }, async (request) => {
     await services.limiter.spend(asksByLink, request.params.token, services.now());
-    const { coachId, workoutId, athleteId } = linkIn(request);
-    await services.sends.setFelt(workoutId, athleteId, request.body ?? null, coachId, services.now());
+    const link = linkIn(request);
+    if (request.body) await services.discomforts.tell(link, request.body, services.now());
+    else await services.discomforts.takeBack(link, services.now());
     return { done: true };
   });
   app.post(

@@ -1,6 +1,5 @@
 /** What was sent to whom, behind which link. A link opens one athlete's version of one workout and nothing else. */
-import type { Brief, Felt, StoredSend } from '@gambito/contract';
-import { gravityOf } from '@gambito/core';
+import type { Brief, StoredSend } from '@gambito/contract';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { orAgain, type Database } from '../platform/database';
 import { newToken } from '../auth/token';
@@ -30,7 +29,6 @@ export interface OpenLink {
   readonly athleteFile: Readonly<Record<string, unknown>>;
   /** asked for on the day, in words; the version and the page are those made for it */
   readonly today: string | null;
-  readonly felt: Felt | null;
   /** a class was opened and not ended */
   readonly together: boolean;
 }
@@ -74,8 +72,6 @@ export interface SendStore {
   noteOpened(workoutId: number, athleteId: number, now: Date): Promise<void>;
   /** null: back to the version that was sent */
   setToday(workoutId: number, athleteId: number, today: Today | null): Promise<void>;
-  /** @param desk that it waits on until it is settled; null: it was */
-  setFelt(workoutId: number, athleteId: number, felt: Felt | null, desk: number | null, now: Date, transaction?: Transaction): Promise<void>;
   /** null where no link has this token */
   open(token: string): Promise<OpenLink | null>;
 }
@@ -98,14 +94,6 @@ const show = (
   against: [],
   today: row.today ? parsed<Today>(row.today).said : null,
 });
-/** Reports of one session add up, the gravest first. */
-function withReport(before: Felt | null, told: Felt): Felt {
-  if (before === null) return told;
-  const reports = [before, ...(before.also ?? []), told].map(({ also: _also, ...report }: Felt) => report);
-  const each = reports.filter((report, at) => reports.findIndex((other) => JSON.stringify(other) === JSON.stringify(report)) === at);
-  const [gravest, ...also] = each.sort((a, b) => gravityOf(b) - gravityOf(a));
-  return { ...gravest!, ...(also.length > 0 ? { also: also.slice(0, 20) } : {}) };
-}
 const expectedOf = ({ brief }: Pick<MadeBrief, 'brief'>): Sent['expected'] => brief.parts.map(({ predicted }) => predicted ?? null);
 
 interface LinkRow {
@@ -124,12 +112,11 @@ interface LinkRow {
   readonly athleteDeleted: Date | null;
   readonly athleteFile: unknown;
   readonly today: unknown;
-  readonly felt: unknown;
   readonly together: 0 | 1;
   readonly logByHours: number;
 }
 const linkQuery = `SELECT w.coach_id AS coachId, s.workout_id AS workoutId, s.athlete_id AS athleteId, s.original_text AS originalText, s.version_text AS versionText,
-    s.brief, s.today, s.felt, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted, a.file AS athleteFile, d.log_by_hours AS logByHours,
+    s.brief, s.today, s.sent_at AS sentAt, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, w.text, CAST(w.day AS CHAR) AS day, w.deleted_at AS workoutDeleted, a.deleted_at AS athleteDeleted, a.file AS athleteFile, d.log_by_hours AS logByHours,
     (k.workout_id IS NOT NULL AND k.ended_at IS NULL) AS together
   FROM sends s JOIN workouts w ON w.id = s.workout_id JOIN athletes a ON a.id = s.athlete_id JOIN coaches d ON d.id = w.coach_id LEFT JOIN class_clocks k ON k.workout_id = s.workout_id WHERE s.token = :token`;
 
@@ -186,13 +173,11 @@ function sendReads({ sequelize, models, read }: Database): Reads {
       if (!row) return null;
       const today = row.today ? parsed<Today>(row.today) : null;
       const { brief, versionText } = today ?? { brief: parsed<Brief>(row.brief), versionText: row.versionText };
-      const felt = row.felt ? parsed<Felt>(row.felt) : null;
       return {
         ...row,
         brief,
         versionText,
         today: today?.said ?? null,
-        felt,
         workout: row.workoutDeleted ? null : { text: row.text, day: row.day },
         together: row.together === 1,
         athleteDeleted: row.athleteDeleted !== null,
@@ -239,17 +224,6 @@ function sendWrites({ sequelize, models, read, write, transact }: Database): Omi
     },
     setToday: async (workoutId, athleteId, today) => {
       await write(() => models.sends.update({ today }, { where: { workoutId, athleteId } }));
-    },
-    setFelt: async (workoutId, athleteId, felt, desk, feltAt, transaction) => {
-      const set = async (own: Transaction): Promise<void> => {
-        const where = { workoutId, athleteId };
-        const row = await models.sends.findOne({ where, attributes: ['id', 'felt', 'feltFor'], transaction: own, lock: own.LOCK.UPDATE });
-        // what still waits is added to, not replaced; what was settled is over
-        const before = row?.felt && row.feltFor !== null ? parsed<Felt>(row.felt) : null;
-        const told = felt === null ? { felt, feltFor: null, feltAt: null } : { felt: withReport(before, felt), feltFor: desk, feltAt };
-        await models.sends.update(told, { where, transaction: own });
-      };
-      await (transaction ? set(transaction) : orAgain(() => transact(set)));
     },
   };
 }

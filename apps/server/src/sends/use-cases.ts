@@ -104,7 +104,8 @@ export async function noteOpened(services: Services, { workoutId, athleteId }: O
 
 export async function athletePage(services: Services, link: OpenLink): Promise<AthletePage> {
   const score = await services.scores.latest(link.workoutId, link.athleteId);
-  const { brief, originalText, versionText, sentAt, workout, today, felt, together } = link;
+  const felt = await services.discomforts.toldOf(link.workoutId, link.athleteId);
+  const { brief, originalText, versionText, sentAt, workout, today, together } = link;
   const changed = workout !== null && workout.text !== originalText;
   const logBy = workout?.day ? hoursAfter(workout.day, link.logByHours) : null;
   return {

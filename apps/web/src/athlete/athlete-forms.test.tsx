@@ -56,7 +56,8 @@ describe('where it hurt', () => {
   test('can be taken back, which sends nothing instead', async () => {
     const felt = { where: 'knee', much: 2, movement: '', note: '' } as const;
     const { server, user } = stage(<FeltForm token="t" page={page({ felt })} />, { answers: { 'POST /a/t/felt': {} } });
-    expect(field('Where it hurt').value).toBe('knee');
+    expect(screen.getByText('You told your coach: knee: had to change something.')).toBeTruthy();
+    expect(field('Where it hurt').value).toBe('');
     await user.click(screen.getByRole('button', { name: 'Take it back' }));
     await waitFor(() => expect(server.writes()).toEqual([{ method: 'POST', path: '/a/t/felt', body: null }]));
   });

@@ -1,5 +1,5 @@
 /** Where it hurt, in which movement, how much: lands with the coach, and says whom to ask. */
-import { feltWords, type Felt } from '@gambito/contract';
+import { feltSentence, feltWords, type Felt, type Report } from '@gambito/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from '../ui/toast';
@@ -9,23 +9,34 @@ import { Button } from '../ui/button';
 import { Chips } from '../ui/chip';
 import { inputLook } from '../ui/field';
 
+const nothingYet: Report = { where: '', much: 1, movement: '', note: '' };
 /** What is being told, and the telling of it. */
-function useFelt(token: string, before: Felt | null) {
+function useFelt(token: string) {
   const client = useQueryClient();
-  const [felt, setFelt] = useState<Felt>(before ?? { where: '', much: 1, movement: '', note: '' });
+  const [felt, setFelt] = useState<Report>(nothingYet);
   const send = useMutation({
-    mutationFn: (body: Felt | null) => api(`/a/${token}/felt`, { body }),
+    mutationFn: (body: Report | null) => api(`/a/${token}/felt`, { body }),
     onSuccess: async () => {
       void client.invalidateQueries({ queryKey: ['a', token] });
+      setFelt(nothingYet);
       toast('Your coach sees it.');
     },
     onError: (failure) => toast.error(messageOf(failure)),
   });
-  return { felt, change: (next: Partial<Felt>): void => setFelt((now) => ({ ...now, ...next })), send };
+  return { felt, change: (next: Partial<Report>): void => setFelt((now) => ({ ...now, ...next })), send };
+}
+
+/** Reports add up: what was told stands, and more can be told. */
+function Told({ felt }: { felt: Felt }) {
+  return (
+    <p className="border-l-4 border-bad pl-2 text-sm" role="status">
+      You told your coach: {feltSentence(felt)}
+    </p>
+  );
 }
 
 export function FeltForm({ token, page }: { token: string; page: AthletePage }) {
-  const { felt, change, send } = useFelt(token, page.felt);
+  const { felt, change, send } = useFelt(token);
   return (
     <form
       className="flex flex-col gap-2"
@@ -38,6 +49,7 @@ export function FeltForm({ token, page }: { token: string; page: AthletePage }) 
         Stop when something hurts. Sharp pain, numbness, pain in the chest, dizziness, dark urine or a swelling: stop, and see a doctor. Nobody here can tell
         what it is.
       </p>
+      {page.felt && <Told felt={page.felt} />}
       <input
         aria-label="Where it hurt"
         className={inputLook}

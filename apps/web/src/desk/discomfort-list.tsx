@@ -33,9 +33,15 @@ function DiscomfortLine({ discomfort }: { discomfort: Discomfort }) {
           {name}
         </Link>
         : {feltSentence(felt)}{' '}
-        <Link to={`/workouts/${workoutId}/adapt?who=${athleteId}`} className="whitespace-nowrap text-sm text-soft hover:underline">
-          {title}, {showDay(day)}
-        </Link>
+        {workoutId === null ? (
+          <span className="whitespace-nowrap text-sm text-soft">
+            {title}, {showDay(day)}
+          </span>
+        ) : (
+          <Link to={`/workouts/${workoutId}/adapt?who=${athleteId}`} className="whitespace-nowrap text-sm text-soft hover:underline">
+            {title}, {showDay(day)}
+          </Link>
+        )}
       </p>
       {spared && <Proposal spared={spared} />}
       <div className="mt-1 flex flex-wrap gap-2">

@@ -25,6 +25,8 @@ export interface Hurt {
   /** the movement's name as it stood on the page; blank: none in particular */
   readonly movement: string;
   readonly note: string;
+  /** what else was told of the same session, less grave */
+  readonly also?: readonly Hurt[] | undefined;
 }
 export interface Spared {
   /** entries of the avoid-list that are not on the athlete's yet; empty where none stands for it */
@@ -98,7 +100,8 @@ export function spareIn(workout: Workout, athlete: Athlete, hurt: Hurt, asked: A
   const ask = whomToAsk(hurt);
   // no advice for training stands beside what asks for a doctor now
   if (isAlarming(hurt)) return { spare: [], swaps: [], ask };
-  const spare = sparedFor(hurt).filter((tag) => !athlete.avoid.includes(tag));
+  const wanted = [hurt, ...(hurt.also ?? [])].flatMap(sparedFor);
+  const spare = [...new Set(wanted)].filter((tag) => !athlete.avoid.includes(tag));
   if (spare.length === 0) return { spare, swaps: [], ask };
   const then = linesFor(workout, athlete, spare, asked);
   const swaps = [...linesFor(workout, athlete, [], asked)].flatMap(([part, slots]) =>
