@@ -7,7 +7,7 @@ import type { ScoreRow, SendRow } from '../platform/rows';
 import type { ScoreStore } from '../scores/store';
 import type { SendStore } from '../sends/store';
 import type { LineOf, Numbers } from './line';
-import { putOldReports, putReport, reportLine } from './reports';
+import { putOldReports, putReport, reportLine } from './reports-store';
 
 export interface ArchiveStore {
   isEmpty(coachId: number): Promise<boolean>;

@@ -2,6 +2,7 @@
 import { Cursor } from '../text/cursor';
 import { readDuration as takeDuration, readMassUnit, readNumber } from '../text/figures';
 import { poundsToKilograms } from '../units/mass';
+import { isWithin, ranges } from '../units/ranges';
 import type { KnownMax } from './athlete';
 
 export const textOf = (value: unknown): string =>
@@ -61,7 +62,7 @@ export function readMax(value: unknown, usual: 'kg' | 'lb'): KnownMax | null {
     const after = cursor.word('x', 'for') && cursor.isNumber() ? readNumber(cursor) : null;
     cursor.phrase('reps|rep');
     const reps = before ?? after ?? 1;
-    return Number.isInteger(reps) && reps >= 1 && reps <= 100 ? { kg, reps } : null;
+    return Number.isInteger(reps) && isWithin(reps, ranges.maxReps) && isWithin(kg, ranges.maxKg) ? { kg, reps } : null;
   });
 }
 
@@ -90,7 +91,6 @@ export function readFloor(value: unknown): { lengthM: number; widthM: number } |
     cursor.word('m', 'metres', 'meters');
     if (width === null) return null;
     const floor = { lengthM: length * factor, widthM: width * factor };
-    const possible = (metres: number): boolean => metres >= 0.3 && metres <= 200;
-    return possible(floor.lengthM) && possible(floor.widthM) ? floor : null;
+    return isWithin(floor.lengthM, ranges.floorM) && isWithin(floor.widthM, ranges.floorM) ? floor : null;
   });
 }

@@ -6,6 +6,7 @@ import { barePlace } from '../kit/kit';
 import { findMovement } from '../movements/names';
 import { isMovementId } from '../movements/catalogue';
 import type { MassUnit } from '../units/mass';
+import { isWithin, orNull, ranges } from '../units/ranges';
 import { levels, type Athlete, type KnownMax, type Level, type LoggedResult, type Measured, type ReadPast, type TimedEffort } from './athlete';
 import { datedFigure, dayText, yearsSince, type SaidDay } from './dated';
 import { entriesOf, isPlain, mostEntries, type AthleteProblem, type Plain, type Tell } from './file';
@@ -71,11 +72,13 @@ function readTimes(raw: unknown, tell: Tell): TimedEffort[] {
   return recordOf(raw, 'times', tell).flatMap(([key, value]) => {
     const found = effortOf(key);
     const seconds = readDurationOf(value, 'seconds');
-    if (found && seconds !== null && seconds > 0 && seconds < 48 * 3600) return [{ ...found, seconds }];
+    if (found && seconds !== null && isWithin(seconds, ranges.effortSeconds)) return [{ ...found, seconds }];
     tell(
       'warning',
       `times.${key}`,
-      found ? `“${textOf(value)}” is no time; expected minutes and seconds such as "1:42".` : 'expected run, row or bike with a distance, such as run_400_m.',
+      found
+        ? `“${textOf(value)}” is no time of an effort; expected ${ranges.effortSeconds.said}, such as "1:42".`
+        : 'expected run, row or bike with a distance, such as run_400_m.',
     );
     return [];
   });
@@ -88,13 +91,13 @@ function readAge(file: Plain, today: string, tell: Tell): number | null {
   const written = textOf(file[said]);
   const year = /\d{4}/.exec(written);
   const age = said === 'age' ? Number(written) : year ? Number(today.slice(0, 4)) - Number(year[0]) : NaN;
-  if (age >= 8 && age <= 100) return age;
+  if (isWithin(age, ranges.ageYears)) return age;
   const expected = said === 'age' ? '“37”' : '“1988”';
   tell(
     'warning',
     said,
     Number.isFinite(age)
-      ? `“${written}” gives an age of ${age}; expected 8–100 years.`
+      ? `“${written}” gives an age of ${age}; expected ${ranges.ageYears.said}.`
       : `“${written}” is no ${said === 'age' ? 'age' : 'year'}; expected such as ${expected}.`,
   );
   return null;
@@ -131,8 +134,8 @@ function readMaxes(raw: unknown, units: MassUnit, today: string, tell: Tell): Re
     const max = readMax(figure, units);
     if (!id) tell('warning', `maxes.${key}`, `“${key}” is not a movement Gambito knows.`);
     else if (isZero(figure)) continue;
-    else if (max === null || max.kg > 600)
-      tell('warning', `maxes.${key}`, `“${textOf(value)}” is no load; expected such as “92 kg”, “80 kg x 5” or “92 kg, 2026-09”.`);
+    else if (max === null)
+      tell('warning', `maxes.${key}`, `“${textOf(value)}” is no load; expected ${ranges.maxKg.said}, such as “92 kg”, “80 kg x 5” or “92 kg, 2026-09”.`);
     else {
       const measured = readMeasured(on, today, `maxes.${key}`, tell);
       maxes[id] = measured ? { ...max, measured } : max;
@@ -148,8 +151,8 @@ function readBestSets(raw: unknown, today: string, tell: Tell): Pick<Athlete, 'b
     const { figure, on } = datedFigure(textOf(value));
     const reps = readBest(figure);
     if (!id) tell('warning', `best_sets.${key}`, `“${key}” is not a movement Gambito knows.`);
-    else if (reps === null || reps < 0 || reps > 5000)
-      tell('warning', `best_sets.${key}`, `“${textOf(value)}” is no count; expected 0 or more, such as “24” or “24, 2026-09”.`);
+    else if (reps === null || !isWithin(reps, ranges.bestSet))
+      tell('warning', `best_sets.${key}`, `“${textOf(value)}” is no count; expected ${ranges.bestSet.said}, such as “24” or “24, 2026-09”.`);
     else {
       bestSets[id] = reps;
       const measured = readMeasured(on, today, `best_sets.${key}`, tell);
@@ -184,11 +187,6 @@ function tellUnread(raw: unknown, tell: Tell): void {
       tell('warning', `unread.${key}`, `“${textOf(line)}” is kept in the file and not understood.`);
 }
 
-/** A figure within its bounds, or the usual one, said. */
-function within(value: number | null, low: number, high: number): number | null {
-  return value !== null && value >= low && value <= high ? value : null;
-}
-
 interface Body {
   readonly category: Athlete['category'];
   readonly level: Level;
@@ -207,14 +205,15 @@ function readBody(file: Plain, units: MassUnit, assumed: string[], tell: Tell): 
     assumed.push('level: trained, because none was given');
   }
   const usual = category === 'women' ? { mass: 64, stature: 1.66 } : { mass: 80, stature: 1.78 };
-  const mass = within(readMass(file['body_mass'], units), 25, 250);
+  const mass = orNull(readMass(file['body_mass'], units), ranges.bodyMassKg);
   if (mass === null) {
-    if (isSaid(file['body_mass'])) tell('warning', 'body_mass', `“${textOf(file['body_mass'])}” is no body mass; expected 25–250 kg such as “64 kg”.`);
+    if (isSaid(file['body_mass']))
+      tell('warning', 'body_mass', `“${textOf(file['body_mass'])}” is no body mass; expected ${ranges.bodyMassKg.said} such as “64 kg”.`);
     assumed.push(`body mass: ${usual.mass} kg, a usual figure`);
   }
-  const stature = within(readLength(file['stature']), 1.2, 2.3);
+  const stature = orNull(readLength(file['stature']), ranges.statureM);
   if (stature === null) {
-    if (isSaid(file['stature'])) tell('warning', 'stature', `“${textOf(file['stature'])}” is no stature; expected 120–230 cm such as “168 cm”.`);
+    if (isSaid(file['stature'])) tell('warning', 'stature', `“${textOf(file['stature'])}” is no stature; expected ${ranges.statureM.said} such as “168 cm”.`);
     assumed.push(`stature: ${usual.stature} m, a usual figure`);
   }
   return { category: category ?? 'men', level: level ?? 'trained', bodyMassKg: mass ?? usual.mass, statureM: stature ?? usual.stature };
@@ -258,12 +257,16 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
   const body = readBody(file, units, assumed, tell);
   const harm = readHarm(typed, tell);
   const rawPlaces = placesIn(file);
-  const time = readDurationOf(file['time_available'], 'minutes');
+  const time = orNull(readDurationOf(file['time_available'], 'minutes'), ranges.timeAvailableSeconds);
   if (isSaid(file['time_available']) && time === null)
-    tell('warning', 'time_available', `“${textOf(file['time_available'])}” is no time; expected such as “40 min”.`);
-  const reach = within(readLength(file['reach']), 1.3, 3.2);
+    tell(
+      'warning',
+      'time_available',
+      `“${textOf(file['time_available'])}” is no time for a session; expected ${ranges.timeAvailableSeconds.said} such as “40 min”.`,
+    );
+  const reach = orNull(readLength(file['reach']), ranges.reachM);
   if (isSaid(file['reach']) && reach === null)
-    tell('warning', 'reach', `“${textOf(file['reach'])}” is no reach; expected the height of the raised hand such as “212 cm”.`);
+    tell('warning', 'reach', `“${textOf(file['reach'])}” is no reach; expected the height of the raised hand, ${ranges.reachM.said}, such as “212 cm”.`);
   tellUnread(file['unread'], tell);
   const tier = readTierOf(file['tier'], body.category, assumed, tell);
   return {
@@ -282,7 +285,7 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
       reachM: reach,
       limits: { squatDepth: harm.squatDepth, reach: harm.reach },
       prefer: Object.fromEntries(entriesOf(file['prefer']).map(([key, value]) => [key, textOf(value)])),
-      timeAvailableSeconds: tier?.timeAvailableSeconds ?? (time === null || time > 0 ? time : null),
+      timeAvailableSeconds: tier?.timeAvailableSeconds ?? time,
       places: tier?.place
         ? [tier.place]
         : rawPlaces.length > 0

@@ -42,7 +42,7 @@ function weights(kind: Weighted, amounts: Amounts, { text }: Around): Made {
   const listed = amounts.masses.length > 1;
   const usual = amounts.pairs ? 2 : (amounts.count ?? (isPlural(text) && !listed ? 2 : 1));
   const items = amounts.masses.filter(({ grams }) => grams > 0).map(({ grams, count }): KitItem => ({ kind, grams, count: count ?? usual }));
-  if (items.length === 0 || items.some((item) => 'count' in item && (item.count < 1 || item.count > 40))) return missing;
+  if (items.length === 0) return missing;
   const unsaid = listed && isPlural(text) && usual === 1 && amounts.masses.every(({ count }) => count === null);
   return made(items, unsaid ? ['one of each is taken; write “pairs of” where there are two'] : []);
 }
@@ -170,7 +170,7 @@ function furniture(kind: FurnitureItem['kind'], usualCm: number): Family['make']
     const bare = heights.length === 0 && amounts.count !== null && amounts.count >= 20 ? [amounts.count] : [];
     const count = amounts.count !== null && amounts.count < 20 ? amounts.count : 1;
     const each = heights.length > 0 ? heights : bare.length > 0 ? bare : [usualCm];
-    const items = each.filter((heightCm) => heightCm > 0 && heightCm < 300).map((heightCm): KitItem => ({ kind, heightCm, count }));
+    const items = each.filter((heightCm) => heightCm > 0).map((heightCm): KitItem => ({ kind, heightCm, count }));
     return items.length > 0 ? made(items, heights.length > 0 ? [] : bare.length > 0 ? [`${bare[0]} is taken as centimetres`] : []) : missing;
   };
 }

@@ -10,6 +10,7 @@ import { readAmounts, type Amounts } from './amounts';
 import { families, type Family } from './families';
 import type { KitItem } from './kit';
 import { describeItems } from './describe-items';
+import { outsideOf } from './item-ranges';
 
 export interface KitProblem {
   readonly code: 'unknown_item' | 'odd_plate' | 'no_mass' | 'assumed' | 'read_as' | 'unread_figure' | 'overdue';
@@ -108,6 +109,9 @@ function readPiece({ text, cursor }: Piece, options: KitOptions): Told {
       items: [],
       problems: [{ code: 'no_mass', message: `“${text}” makes ${made.items.length} loads; expected steps that are not finer than a plate.` }],
     };
+  const outside = outsideOf(made.items);
+  if (outside)
+    return { items: [], problems: [{ code: 'no_mass', message: `“${text}”: a figure is outside of ${outside.said}; expected ${family.expected}.` }] };
   if (made.missing) return { items: [], problems: [{ code: 'no_mass', message: `“${text}”: expected ${family.expected}.` }] };
   return {
     items: made.items,

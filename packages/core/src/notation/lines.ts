@@ -17,6 +17,12 @@ export interface Line {
 }
 
 const lead = /^[ \t\u00a0]*(?:[-*•·–—][ \t]+)?/;
+/** `rest 40:00:00`: longer than a session */
+function longRestIn(text: string): { at: number; length: number; seconds: number } | null {
+  const found = /\d+(?::\d{2}){1,2}/.exec(/\b(?:rest|recover)/i.test(text) ? text : '');
+  const seconds = found ? found[0].split(':').reduce((sum, figure) => sum * 60 + Number(figure), 0) : 0;
+  return found && seconds > most.seconds ? { at: found.index, length: found[0].length, seconds } : null;
+}
 /** @param report told of lines and texts that are too long */
 export function scanLines(source: string, report: (problem: ReadProblem) => void): Line[] {
   const whole = source.slice(0, most.length);
@@ -37,6 +43,15 @@ export function scanLines(source: string, report: (problem: ReadProblem) => void
         limit: 'figure',
         found: mostFigure,
         most: most.figure,
+      });
+    const rest = longRestIn(text);
+    if (rest)
+      report({
+        code: 'limit',
+        span: { line: index + 1, column: before.length + rest.at + 1, length: rest.length },
+        limit: 'minutes',
+        found: rest.seconds,
+        most: most.seconds,
       });
     const indent = [...before].reduce((sum, sign) => sum + (sign === '\t' ? 4 : 1), 0);
     return { number: index + 1, indent: text === '' ? 0 : indent, column: before.length, text };

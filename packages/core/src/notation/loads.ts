@@ -1,5 +1,6 @@
 /** What weighs, stands high or goes slowly: `2x17.5/12.5 kg`, `135/95 lb`, `24/20"`, `to 10/9 ft`, `75 %`, `1.5 BW`, `AHAP`, `RPE 8`, `tempo 31X1`. */
 import { poundsToKilograms, type MassUnit } from '../units/mass';
+import { isWithin, ranges } from '../units/ranges';
 import type { Columns, Effort, Prescription } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
 import { readColumns, readFigures, readMassUnit, readTempo } from '../text/figures';
@@ -35,14 +36,23 @@ function readMassFigures(cursor: Cursor): { figures: number[]; unit: MassUnit | 
   return { figures, unit };
 }
 
+const otherUnits = ['percent', 'cm', 'in', 'inch', 'inches', 'ft', 'foot', 'feet', 'bw', 'bodyweight', 'bodymass', 'body'];
+/** Whether a figure goes on as a share, a height or a part of the body's mass: outside of its range it is no mass either. */
+function isOfAnotherUnit(cursor: Cursor): boolean {
+  const signed = cursor.isSign('-') && cursor.isNumber(1) ? 2 : cursor.isWord('x') ? 1 : 0;
+  return ['%', '"', "'"].some((sign) => cursor.isSign(sign, signed)) || cursor.isWord(otherUnits, signed);
+}
+
 /** @param room the unit a bare figure is taken in; null: a bare figure is no load here */
 export function readMass(cursor: Cursor, room: MassUnit | null): Extract<ReadLoad, { kind: 'load' }> | null {
   return cursor.try(() => {
     const count = readImplementCount(cursor);
     const read = readMassFigures(cursor);
     if (!read || read.figures.length > 12) return null;
+    // a share or a height that cannot be is no mass either
+    if (read.unit === null && isOfAnotherUnit(cursor)) return null;
     const unit = read.unit ?? room;
-    if (unit === null || read.figures.some((figure) => figure > 1500)) return null;
+    if (unit === null || read.figures.some((figure) => !isWithin(inKilograms(figure, unit), ranges.loadKg))) return null;
     if (!cursor.isWord(['side', 'arm', 'leg', 'hand', 'set', 'round'], 1)) cursor.phrase('each|apiece');
     if (!cursor.phrase('per', 'hand|side|dumbbell|db|kb|implement')) cursor.phrase('a', 'hand');
     const [men, women] = read.figures.map((figure) => inKilograms(figure, unit));
@@ -64,6 +74,7 @@ function readShare(cursor: Cursor): Extract<ReadLoad, { kind: 'load' }> | null {
     const start = cursor.at;
     const figures = readFigures(cursor, ['/', ',']);
     if (figures.length > 0 && readPercent(cursor)) {
+      if (figures.some((figure) => !isWithin(oneHundredth(figure), ranges.loadShare))) return null;
       const [men, women] = figures.map(oneHundredth);
       if (figures.length <= 2) return { kind: 'load', load: { kind: 'share', men: men!, women: women ?? men! }, unitAssumed: false };
       const most = oneHundredth(Math.max(...figures));
@@ -73,6 +84,7 @@ function readShare(cursor: Cursor): Extract<ReadLoad, { kind: 'load' }> | null {
     const span = readFigures(cursor, ['-']);
     if (span.length !== 2 || !readPercent(cursor)) return null;
     const [low, high] = [Math.min(...span), Math.max(...span)].map(oneHundredth);
+    if (!isWithin(low!, ranges.loadShare) || !isWithin(high!, ranges.loadShare)) return null;
     return { kind: 'load', load: { kind: 'share', men: high!, women: high!, low: low! }, unitAssumed: false };
   });
 }
@@ -91,6 +103,7 @@ function readBodyShare(cursor: Cursor): Extract<ReadLoad, { kind: 'load' }> | nu
     if (!figures) return null;
     cursor.word('x');
     if (!cursor.phrase('bw|bodyweight|bodymass') && !cursor.phrase('body', 'weight|mass')) return null;
+    if (!isWithin(figures.men, ranges.bodyShare) || !isWithin(figures.women, ranges.bodyShare)) return null;
     return { kind: 'load', load: { kind: 'bodyShare', ...figures }, unitAssumed: false };
   });
 }
@@ -104,7 +117,8 @@ export function readHeight(cursor: Cursor): Extract<ReadLoad, { kind: 'height' }
     const factor = heightFactor(cursor);
     if (factor === null) return null;
     cursor.phrase('target|high|box');
-    return { kind: 'height', heightCm: { men: Math.round(figures.men * factor), women: Math.round(figures.women * factor) } };
+    const heightCm = { men: Math.round(figures.men * factor), women: Math.round(figures.women * factor) };
+    return isWithin(heightCm.men, ranges.heightCm) && isWithin(heightCm.women, ranges.heightCm) ? { kind: 'height', heightCm } : null;
   });
 }
 function heightFactor(cursor: Cursor): number | null {
@@ -124,7 +138,7 @@ export function readEffort(cursor: Cursor): Extract<ReadLoad, { kind: 'effort' }
     const named = cursor.isWord(['rpe', 'rir']) ? (cursor.next()!.text as Effort['kind']) : null;
     const value = cursor.isNumber() ? cursor.next()!.value : NaN;
     const kind = named ?? (cursor.phrase('rir') || cursor.phrase('reps', 'in', 'reserve') || cursor.phrase('in', 'reserve') ? 'rir' : null);
-    return kind !== null && value >= 0 && value <= 10 ? { kind: 'effort', effort: { kind, value } } : null;
+    return kind !== null && isWithin(value, ranges.effort) ? { kind: 'effort', effort: { kind, value } } : null;
   });
 }
 

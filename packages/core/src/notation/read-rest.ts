@@ -2,6 +2,7 @@
 import type { Rest } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
 import { readDuration, readDurationSpan } from '../text/figures';
+import { ranges } from '../units/ranges';
 
 export type ReadRest =
   | { readonly kind: 'rest'; readonly rest: Rest; readonly between: boolean; readonly inMinutes: boolean }
@@ -16,6 +17,8 @@ export const openRests: Readonly<Record<NonNullable<Rest['open']>, Rest>> = {
   left: { low: 0, high: 0, open: 'left' },
 };
 
+/** No longer than a session; scanLines tells of a longer one. */
+const withinSession = ({ low, high }: Rest): Rest => ({ low: Math.min(low, ranges.clockSeconds.most), high: Math.min(high, ranges.clockSeconds.most) });
 /** A bare figure after `rest`: minutes from 1 to 9, seconds above. */
 function readLength(cursor: Cursor): { rest: Rest; inMinutes: boolean } | null {
   const start = cursor.at;
@@ -24,7 +27,7 @@ function readLength(cursor: Cursor): { rest: Rest; inMinutes: boolean } | null {
   const span = readDurationSpan(cursor, bare, true);
   if (!span) return null;
   const inMinutes = cursor.text(start, cursor.at).includes('min');
-  return { rest: span, inMinutes };
+  return { rest: withinSession(span), inMinutes };
 }
 
 /** `1:1`, `1 : 2`, `equal to work`, `= work`. */
@@ -87,7 +90,7 @@ export function readRest(cursor: Cursor): ReadRest | null {
     }
     const length = readDurationSpan(cursor, 'none', true);
     if (!length || !(cursor.word('rest', 'recovery') || cursor.phrase('of', 'rest'))) return null;
-    return { kind: 'rest', rest: length, between: readBetween(cursor), inMinutes: true };
+    return { kind: 'rest', rest: withinSession(length), between: readBetween(cursor), inMinutes: true };
   });
 }
 

@@ -1,6 +1,7 @@
 /** The sentence, the level and the fix of everything the reader can find. One exhaustive switch: a new code does not compile without its sentence. */
 import { assertNever } from '../units/assert-never';
 import { formatClock } from '../units/duration';
+import { ranges } from '../units/ranges';
 import type { Diagnostic, Level, LimitName, ReadProblem } from './problems';
 import { minutesAsSeconds, otherCap, otherCount, otherInterval, otherLadder } from './slip-fixes';
 
@@ -172,7 +173,7 @@ function sayReading(problem: Reading): Said {
       return warning(`“x ${problem.text}” is beyond what a movement may be of its neighbour: expected ${problem.low} to ${problem.high}.`);
     case 'unread_load':
       return warning(
-        `“@ ${problem.text}” is no load that can be read; expected such as “@ 22.5 kg”, “@ 2x15/10 kg”, “@ 75 %”, “@ 1.5 BW” or “@ 60 cm”. It is kept as a note.`,
+        `“@ ${problem.text}” is no load that can be read; expected such as “@ 22.5 kg”, “@ 2x15/10 kg”, “@ 75 %”, “@ 1.5 BW” or “@ 60 cm”, within ${ranges.loadKg.said}, ${ranges.loadShare.said}, ${ranges.bodyShare.said} or ${ranges.heightCm.said}. It is kept as a note.`,
       );
     case 'team':
       return info(
