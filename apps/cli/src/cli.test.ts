@@ -126,7 +126,7 @@ describe('gambito', () => {
     expect(answer.err).toMatch(message);
   });
   test('movements nobody knows are told, and block nothing', () => {
-    const answer = gambito(['parse', '-', '--json'], 'AMRAP 10:00\n5 thursters\n5 burpies\n');
+    const answer = gambito(['parse', '-', '--json'], 'AMRAP 10:00\n5 quasars\n5 zorbles\n');
     expect(answer.code).toBe(0);
     const codes = JSON.parse(answer.out).diagnostics.map((each: { level: string; code: string }) => `${each.level} ${each.code}`);
     expect(codes).toEqual(['warning unknown_movement', 'warning unknown_movement']);

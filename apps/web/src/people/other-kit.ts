@@ -7,6 +7,7 @@ const plainWords: Readonly<Record<string, string>> = {
   dipBar: 'dip bars',
   row: 'rowing machine',
   airBike: 'air bike',
+  ski: 'ski machine',
   anchor: 'something to anchor to',
 };
 const ofLoads = ['grams', 'plates', 'fromGrams', 'toGrams', 'lowGrams'] as const;

@@ -30,6 +30,7 @@ const shared: Readonly<Record<string, string>> = {
   row: 'rowing machine',
   bike: 'bike',
   airBike: 'air bike',
+  ski: 'ski machine',
   bench: 'bench',
   sled: 'sled',
   climbingRope: 'climbing rope',

@@ -13,6 +13,7 @@ const plainNames: Readonly<Record<string, string>> = {
   row: 'a rowing machine',
   bike: 'a bike',
   airBike: 'an air bike',
+  ski: 'a ski machine',
   wall: 'a free wall',
   anchor: 'something to anchor the feet or a band',
   stick: 'a stick',

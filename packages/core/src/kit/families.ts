@@ -306,6 +306,7 @@ const specs: readonly Spec[] = [
   ],
   ['treadmill', [['treadmill']], '“treadmill”', none, () => made([{ kind: 'route', metres: [] }], ['a treadmill is taken as a run of any length'])],
   ['row', [['row|rower|rowing'], ['rowing', 'machine'], ['row|rowing', 'erg']], '“rowing machine”', none, plain('row')],
+  ['ski', [['ski|skiing', 'machine|trainer|erg']], '“ski machine”', none, plain('ski')],
   ['airBike', [['air|fan', 'bike']], '“air bike”', none, plain('airBike')],
   ['bike', [['bike|bicycle|cycle'], ['stationary|spin|exercise', 'bike']], '“bike”', none, plain('bike')],
   [

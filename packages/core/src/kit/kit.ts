@@ -80,6 +80,7 @@ export interface PlainItem {
     | 'row'
     | 'bike'
     | 'airBike'
+    | 'ski'
     | 'wall'
     | 'anchor'
     | 'stick'

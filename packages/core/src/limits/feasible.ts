@@ -34,6 +34,7 @@ const atomWords: Readonly<Record<NeedAtom, string>> = {
   row: 'a rowing machine',
   bike: 'a bike',
   airBike: 'an air bike',
+  ski: 'a ski machine',
   route: 'a run route',
   wall: 'a wall',
   table: 'a sturdy table',

@@ -3,7 +3,8 @@ import { Assembly } from './assembly';
 import type { Draft } from './draft';
 import type { Named } from './gazetteer';
 import type { Span } from './spans';
-import { takeColumns, takeFigure } from './take-figures';
+import { takeColumns, takeColumnsFor, takeFigure, takeWomen } from './take-figures';
+import { takeHardEasy, takeSteady, takeWindow } from './take-turns';
 import { takeClock, takeLadder, takeRest, takeRounds, takeScheme, takeSeries, takeSets, takeSetsReps } from './take-schemes';
 
 export interface Assembled {
@@ -31,7 +32,13 @@ const takers: Takers = {
   clock: (state, { clock, seconds }) => (clock === 'tabata' ? takeClock(state, 'onOff', { on: 20, off: 10, times: 8 }) : takeClock(state, clock, { seconds })),
   every: (state, { each, times, seconds }) => takeClock(state, 'every', { each, times: times ?? (seconds === null ? null : Math.round(seconds / each)) }),
   onOff: (state, { on, off, times }) => takeClock(state, 'onOff', { on, off, times }),
-  heavy: (state, { seconds }) => takeClock(state, 'heavy', { seconds: seconds ?? state.current.seconds }),
+  heavy: (state, { seconds, reps }) => {
+    takeClock(state, 'heavy', { seconds: seconds ?? state.current.seconds });
+    if (reps !== null) state.hold(String(reps), null);
+  },
+  effort: (state, { text }) => {
+    if (state.last) state.last.load ??= text;
+  },
   forTime: (state, _span, { items }) => takeScheme(state, 'forTime', items),
   quality: (state, _span, { items }) => takeScheme(state, 'quality', items),
   rounds: (state, { count, word }, { items }) => takeRounds(state, count, word, items),
@@ -46,6 +53,11 @@ const takers: Takers = {
   rest: (state, span, { rest, items }) => takeRest(state, span, items || rest.some(({ k }) => k === 'clock')),
   figure: (state, span, { rest }) => takeFigure(state, span, rest),
   columns: (state, span) => takeColumns(state, span),
+  women: (state, span) => takeWomen(state, span),
+  columnsFor: (state, span) => takeColumnsFor(state, span),
+  hardEasy: (state, span) => takeHardEasy(state, span),
+  steady: (state, span) => takeSteady(state, span),
+  window: (state, span) => takeWindow(state, span),
   unit: (state, { unit }) => state.takeUnit(unit),
   max: (state) => void (state.pending = { count: 'max', unit: state.pending?.unit ?? null }),
   movement: (state, { named }) => state.movement(named),

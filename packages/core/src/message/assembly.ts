@@ -3,11 +3,16 @@ import { newDraft, type Draft, type Item } from './draft';
 import type { Named } from './gazetteer';
 import type { Span, Unit } from './spans';
 
+/** nothing but a scheme stands before it */
+const isAlone = (before: Span | null): boolean => before === null || /^(?:part|sets|rounds|head|clock|label|letter|every)$/.test(before.k);
+/** movements that are told by what they are done on */
+const engines = /^(?:run|row|bike|air-bike|ski|walk)$/;
+
 export class Assembly {
   readonly drafts: Draft[] = [newDraft()];
   readonly left: string[] = [];
   readonly guessed: Named[] = [];
-  pending: { count: string | null; unit: Unit | null } | null = null;
+  pending: { count: string | null; unit: Unit | null; maxUnit?: Unit | null; alone?: boolean } | null = null;
   label: number | null = null;
   load: string | null = null;
   height: string | null = null;
@@ -15,6 +20,9 @@ export class Assembly {
   corrects = false;
   forAll = false;
   words = 0;
+  /** the machine or the way on foot that was named last */
+  engine: Named | null = null;
+  private lineLabel: number | null = null;
   /** the item that was named last, while the segment lasts */
   last: Item | null = null;
   previous: Span | null = null;
@@ -40,17 +48,25 @@ export class Assembly {
   /** A count waits for its movement; one that still waits has found none, and is said. */
   hold(count: string, unit: Unit | null): void {
     this.leavePending();
-    this.pending = { count, unit };
+    this.pending = { count, unit, alone: isAlone(this.previous) };
   }
 
   private leavePending(): void {
     const { count, unit } = this.pending ?? { count: null, unit: null };
-    if (count !== null && count !== 'max') this.left.push(unit === null ? count : `${count} ${unit}`);
+    if (count === null || count === 'max') return;
+    // metres of nothing are run, and that is said
+    if ((unit === 'm' || unit === 'km' || unit === 'mile') && this.pending?.alone) {
+      const run: Named = { name: 'Run', id: 'run', guessed: true };
+      this.guessed.push(run);
+      this.current.items.push(this.item(run, { count, unit }));
+    } else this.left.push(unit === null ? count : `${count} ${unit}`);
   }
 
   /** `cal` by itself: of the next count, or of the time that was just given (`1:00 row for cals`). */
   takeUnit(unit: Unit): void {
-    this.pending = { count: this.pending?.count ?? null, unit };
+    // `1:00 cal row`: a time, in which calories count
+    const isTimed = this.pending?.unit === 's' && this.pending.count !== null;
+    this.pending = isTimed ? { ...this.pending!, maxUnit: unit } : { count: this.pending?.count ?? null, unit };
     if (this.last && this.previous?.k === 'movement' && this.last.unit === 's') this.last.maxUnit = unit;
   }
 
@@ -73,13 +89,26 @@ export class Assembly {
 
   movement(named: Named): void {
     if (named.guessed || named.id === null) this.guessed.push(named);
+    if (named.id !== null && engines.test(named.id)) this.engine = named;
     const { count, unit } = this.pending ?? { count: null, unit: null };
-    const item = this.item(named, { count, unit, load: this.load, height: this.height, plus: this.plus, amongWords: this.words > 0 });
     const before = this.current.items.at(-1);
+    // `A: 6 lunges and 6 presses`: of one minute
+    const goesOn = this.label === null && this.lineLabel !== null && before?.label === this.lineLabel && count !== null;
+    const item = this.item(named, {
+      count,
+      unit,
+      load: this.load,
+      height: this.height,
+      plus: this.plus || goesOn,
+      amongWords: this.words > 0,
+      maxUnit: this.pending?.maxUnit ?? null,
+      ...(goesOn ? { label: this.lineLabel } : {}),
+    });
     if (this.corrects && before?.named?.name === named.name) this.current.items.pop();
     this.corrects = false;
     this.current.items.push(item);
     this.last = item;
+    this.lineLabel = this.label ?? this.lineLabel;
     [this.pending, this.label, this.load, this.height, this.plus] = [null, null, null, null, false];
   }
 
@@ -88,7 +117,7 @@ export class Assembly {
       this.leavePending();
       if (this.pending?.count === 'max' && this.current.items.length === 0) this.current.maxAll = true;
       this.pending = null;
-      [this.label, this.plus] = [null, false];
+      [this.label, this.lineLabel, this.plus] = [null, null, false];
     }
     this.previous = null;
     this.words = 0;

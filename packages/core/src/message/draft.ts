@@ -42,6 +42,8 @@ export interface Draft {
   /** every item of it is done as often as it goes */
   maxAll: boolean;
   scaled: boolean;
+  /** of a running clock, s */
+  window: { readonly from: number; readonly to: number } | null;
   items: Item[];
 }
 export const newDraft = (): Draft => ({
@@ -61,6 +63,7 @@ export const newDraft = (): Draft => ({
   vest: null,
   maxAll: false,
   scaled: false,
+  window: null,
   items: [],
 });
 export const movementIn = (item: Item | undefined): Movement | null => (item?.named?.id && isMovementId(item.named.id) ? movementOf(item.named.id) : null);

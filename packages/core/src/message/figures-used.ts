@@ -46,6 +46,9 @@ function told(line: string): Told[] {
 /** what its author calls a note is kept as it stands, figures and all */
 const isNote = (line: string): boolean => /^\s*(?:notes?|coach|nb)\s*:/i.test(line);
 
+/** `Workout 4`, `day 2`: a number that is a name */
+const numbered = /\b(?:workout|wod|event|week|day|part|phase|hall|test|training|session|piece)\s(?:no\.? ?)?\d+\b(?! ?(?:x|:\d|rounds|min|km|m\b|kg))/g;
+
 /** @returns the figures of a text that are nowhere in what was read of it, as they were written */
 export function unusedFigures(text: string, workout: Workout): string[] {
   const numbers = new Set<number>();
@@ -58,6 +61,7 @@ export function unusedFigures(text: string, workout: Workout): string[] {
     .filter((line) => !isNote(line))
     .join('\n');
   return normalLines(stated)
+    .map((line) => line.replace(numbered, ''))
     .flatMap(told)
     .filter((each) => !isUsed(each))
     .map(({ text: figureText }) => figureText);

@@ -56,19 +56,13 @@ const shortNames: Readonly<Record<string, string>> = {
   'hr pu': 'hand-release push-up',
   hrpu: 'hand-release push-up',
   'burpee pu': 'burpee pull-up',
-  ghd: 'GHD sit-up',
-  'ghd sit-up': 'GHD sit-up',
-  'ghd sit-ups': 'GHD sit-up',
-  'ghd situps': 'GHD sit-up',
   rower: 'row',
   erg: 'row',
   rowing: 'row',
   running: 'run',
   sprint: 'run',
   sprints: 'run',
-  'ski machine': 'ski',
-  ski: 'ski',
-  skierg: 'ski',
+  ski: 'ski machine',
   'db c&j': 'dumbbell clean and jerk',
   'db clean and jerk': 'dumbbell clean and jerk',
   'db hang clean and jerk': 'dumbbell hang clean and jerk',
@@ -111,15 +105,34 @@ export interface Named {
   readonly guessed: boolean;
 }
 
+const implementWords: Readonly<Record<string, string>> = {
+  db: 'dumbbell',
+  dumbbell: 'dumbbell',
+  kb: 'kettlebell',
+  kettlebell: 'kettlebell',
+  bb: '',
+  barbell: '',
+};
+const baseNames: Readonly<Record<string, string>> = { bench: 'bench press', press: 'strict press', ohp: 'strict press' };
+/** `db s2oh`, `bb row`: an implement before a short form */
+function withImplement(words: string): string | null {
+  const [first, ...rest] = words.split(' ');
+  const implement = implementWords[first!];
+  if (implement === undefined || rest.length === 0) return null;
+  const base = rest.join(' ').replace(/s$/, '');
+  const long = shortNames[base] ?? shortNames[`${base}s`] ?? baseNames[base] ?? base;
+  return findMovement(`${implement} ${long}`.trim());
+}
+
 const byName = (name: string): Named => ({ name, id: findMovement(name.split(',')[0]!), guessed: false });
 
 const exact = remembered((text: string): Named | null => {
   const words = folded(text);
   if (Object.hasOwn(shortNames, words)) return byName(shortNames[words]!);
+  const id = findMovement(words) ?? withImplement(words);
+  if (id !== null) return { name: movementOf(id).name, id, guessed: false };
   const plural = words.replace(/s$/, '');
-  if (plural !== words && Object.hasOwn(shortNames, plural)) return byName(shortNames[plural]!);
-  const id = findMovement(words);
-  return id === null ? null : { name: movementOf(id).name, id, guessed: false };
+  return plural !== words && Object.hasOwn(shortNames, plural) ? byName(shortNames[plural]!) : null;
 });
 
 /** words that are in no name, so that a name ends before them */

@@ -40,7 +40,7 @@ const things: readonly Thing[] = [
   thing(String.raw`(?:stable |kitchen )?tables?`, 'table', 'height'),
   thing(String.raw`(?:flat )?bench(?:es)?`, 'bench'),
   thing(String.raw`rowers?|rowing machines?|row ergs?`, 'rowing machine'),
-  thing(String.raw`(?:fan|air|exercise|spin|assault style) ?bikes?|bikes?`, 'bike'),
+  thing(String.raw`(?:fan|air|exercise|spin) ?bikes?|bikes?`, 'bike'),
   thing(String.raw`treadmills?`, 'treadmill'),
   thing(String.raw`ski (?:machine|erg)s?|skis?`, 'ski machine'),
   thing(String.raw`(?:gym(?:nastics?)? )?rings`, 'rings'),

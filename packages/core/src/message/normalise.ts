@@ -117,7 +117,8 @@ function inFigures(line: string): string {
   return out.join(' ').replaceAll(`${joined} `, '').replaceAll(joined, '');
 }
 
-const phrases: readonly (readonly [RegExp, string])[] = [
+type Plain = string | ((found: string, ...parts: string[]) => string);
+const phrases: readonly (readonly [RegExp, Plain])[] = [
   // figures of talk: the weather, the time of day, dates
   [/\b\d+(?::\d\d)? ?(?:degrees?|°c?|am|pm|a\.m\.?|p\.m\.?|o'?clock)(?!\w)/g, 'talk'],
   [/\b((?:mon|tue|tues|wed|thu|thur|thurs|fri|sat|sun)\w*)[ ,]+\d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?\b/g, '$1'],
@@ -130,7 +131,8 @@ const phrases: readonly (readonly [RegExp, string])[] = [
   [/\bas many (?:rounds|reps)(?: (?:and|or) reps)?(?: as (?:you can|possible|u can))(?: in| for| within)?(?= \d)/g, 'amrap'],
   [/\bas many (?:rounds|reps)(?: (?:and|or) reps)?(?: as (?:you can|possible|u can))\b/g, 'amrap'],
   [/\b(?:every minute on the minute|each minute on the minute|every min(?:ute)?(?! \d)|e1m|emotm|otm|e1mom)\b/g, 'emom'],
-  [/\b(\d+)\s*(?:h|hrs?|hours?)\b/g, '$1 h'],
+  [/\b(\d+)\s*(?:h|hrs?|hours?)\b(?! ?(?:pu|push|release))/g, '$1 h'],
+  [/\b(max)\./g, '$1'],
   [/(\d)\s*(?:minutes?|mins?|mn)\b\.?/g, '$1 min'],
   [/(\d)\s*(?:seconds?|secs?|sec)\b\.?/g, '$1 s'],
   [/\b(?:half a minute|half minute)\b/g, '30 s'],
@@ -142,6 +144,7 @@ const phrases: readonly (readonly [RegExp, string])[] = [
   [/(\d)\s*(?:kilometres?|kilometers?|kms?)\b/g, '$1 km'],
   [/(\d)\s*k\b(?!\s*g)/g, '$1 km'],
   [/(\d)\s*(?:calories|calorie|cals)\b/g, '$1 cal'],
+  [/(\d)c(?= (?:row|bike|ski|air|fan))/g, '$1 cal'],
   [/(\d)\s*(?:miles?|mi)\b/g, '$1 mile'],
   [/(\d)\s*(?:feet|foot|ft)\b(?=\s*(?:of|walk|carry|lunge|rope|x|,|\))|$)/g, '$1 foot'],
   [/(\d)\s*(?:percent|pct|per cent)\b/g, '$1%'],
@@ -154,6 +157,22 @@ const phrases: readonly (readonly [RegExp, string])[] = [
   [/\brounds ft\b/g, 'rounds for time'],
   [/\b(?:twice)\b/g, '2 times'],
   [/\bthrice\b/g, '3 times'],
+  [/\b(?:running clock|clock running)\b/g, 'clock'],
+  [/^good (?:morning|evening|afternoon)(?=[!,.]| (?:team|all|everyone|everybody|folks|guys|crew|you)\b|$)/, 'talk'],
+  // what somebody dictates, as it is heard
+  [/\b(?:poll|pole|pool)(?=[ -]?ups?\b)/g, 'pull'],
+  [/\bsquads\b/g, 'squats'],
+  [/\bburp(?:y|ie|ies|eas|ys)\b/g, 'burpees'],
+  [/\blungs\b/g, 'lunges'],
+  [/\bthrust ?ers?\b/g, 'thrusters'],
+  [/\bplanck\b/g, 'plank'],
+  [/\b(?:dumb|kettle) (?=bells?\b)/g, (found) => found.trim()],
+  // how hard a machine or a run is, after its name
+  [/\b(easy|ez|steady|hard|fast|slow|light|moderate) (row|run|bike|ski|jog|walk|swim)\b/g, '$2 $1'],
+  [/\b(\d+) laps? of (?:the |a )?(\d+) ?m(?:etres?)?\b(?: (?:block|loop|lap|track))?/g, (_, laps, metres) => `${Number(laps) * Number(metres)} m`],
+  // two heights: `10'/9'`; how high a rope is climbed
+  [/\b(\d+)' ?\/ ?(\d+)'/g, '$1/$2 foot'],
+  [/\b(rc|rope climbs?|legless rope climbs?) ?(?:\(|@ ?)?(\d+)(?:'|ft\b| ?feet\b)\)?/g, '$1 $2 foot'],
   // feet before what is carried or walked; else 12'30", 12', :20
   [/\b(\d+)'(?= ?(?:[rl] )?(?:oh|fc|carry|walk|lunge|bear|hs|farmer|sled|suitcase|front rack|crawl))/g, '$1 foot'],
   [/\b(\d+)'\s*(\d\d)"/g, '$1:$2'],
@@ -177,7 +196,7 @@ export function normalLines(message: string): string[] {
         .trim()
         .replace(/^(?:[-*+>]\s+)+/, ''),
     );
-    for (const [phrase, plain] of phrases) out = out.replace(phrase, plain);
+    for (const [phrase, plain] of phrases) out = typeof plain === 'string' ? out.replace(phrase, plain) : out.replace(phrase, plain);
     return out.replace(/\s+/g, ' ').trim();
   });
 }

@@ -3,7 +3,10 @@ import { formatWorkout } from '../notation/format-workout';
 import { parseWorkout, type ParsedWorkout, type ReadOptions } from '../notation/parse-workout';
 import type { Diagnostic } from '../notation/problems';
 import { unusedFigures } from './figures-used';
-import { readMessage } from './read-message';
+import { slotsOfPart } from '../workout/walk';
+import { normalLines } from './normalise';
+import { countsReps, readMessage } from './read-message';
+import { spansOf } from './spans';
 
 export interface ReadAny extends ParsedWorkout {
   /** the plain notation it was read as; null: it was notation */
@@ -16,9 +19,29 @@ const ofWorkout = new Set<Diagnostic['code']>(['no_cap', 'cap_assumed_open', 'mi
 const costOf = (diagnostics: readonly Diagnostic[]): number => diagnostics.reduce((sum, { level, code }) => sum + (ofWorkout.has(code) ? 0 : costs[level]), 0);
 /** a name that was guessed weighs as much as one that is not known */
 const guess = 3;
+/** work among the notes is no note */
+const keptWork = 4;
 /** what leaves a figure unused has not understood it */
 const unused = 2;
 
+/** what was written is taken back in the same breath: notation knows nothing of it */
+const corrects = /\b(?:jk|scratch that|make that|no wait|i mean|i meant|correction|changed|corrected)\b/i;
+const correction = 4;
+
+/** so many seconds of a movement, where a message says that reps count */
+const isTimed = ({ parts }: ParsedWorkout['workout']): boolean =>
+  parts.some((part) => slotsOfPart(part).some(({ unit, count }) => unit === 's' && count.kind === 'fixed' && part.kind === 'forTime'));
+/** Work that the strict reader kept as a note: a movement with a figure beside it. */
+function workInNotes(text: string, diagnostics: readonly Diagnostic[]): string[] {
+  const rows = text.split(/\r\n|\r|\n/);
+  return diagnostics
+    .filter(({ code }) => code === 'kept_as_note')
+    .map(({ line, column, length }) => rows[line - 1]?.slice(column - 1, column - 1 + length) ?? '')
+    .filter((note) => {
+      const spans = normalLines(note).flatMap(spansOf);
+      return spans.some(({ k }) => k === 'movement') && spans.some(({ k }) => k === 'figure' || k === 'plus' || k === 'columns' || k === 'setsReps');
+    });
+}
 /** Written as Gambito itself writes it: nothing is to be guessed, whatever stands in its notes. */
 const isNotation = (text: string, { workout, diagnostics }: ParsedWorkout): boolean =>
   workout.parts.length > 0 && !diagnostics.some(({ level }) => level !== 'info') && same(formatWorkout(workout)) === same(text);
@@ -53,7 +76,12 @@ function otherReading(text: string, { workout }: ParsedWorkout, options: ReadOpt
 
 export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAny {
   const strict = parseWorkout(text, options);
-  const strictCost = costOf(strict.diagnostics) + unused * unusedFigures(text, strict.workout).length;
+  const strictCost =
+    costOf(strict.diagnostics) +
+    unused * unusedFigures(text, strict.workout).length +
+    (corrects.test(text) ? correction : 0) +
+    (countsReps(text) && isTimed(strict.workout) ? correction : 0) +
+    keptWork * workInNotes(text, strict.diagnostics).length;
   // a text that goes beyond what is read is refused by its limit, not rescued
   const isBeyond = strict.diagnostics.some(({ code }) => code === 'limit');
   if (isBeyond || isNotation(text, strict)) return { ...strict, readAs: null };

@@ -1,5 +1,7 @@
 /** A message as it was pasted → plain notation, and what of it found no place. For language; what is notation already is read by the strict reader (notation/). */
+import { withoutAsides } from './asides';
 import { assemble } from './assemble';
+import type { Draft } from './draft';
 import type { Named } from './gazetteer';
 import { normalLines } from './normalise';
 import { spansOf, type Span } from './spans';
@@ -30,6 +32,11 @@ function wordsAside(spans: readonly Span[]): string[] {
   return runs.map((run) => run.join(' ')).filter((run) => run !== '');
 }
 
+/** `add up total reps`: what is timed is done as often as it goes */
+export const countsReps = (text: string): boolean =>
+  /\b(?:(?:total|max|most|sum of|count(?: the| your| all)?|add up(?: the| your)?) (?:total )?reps|for (?:max )?reps)\b/i.test(text);
+const isTimed = ({ items, kind }: Draft): boolean => kind === null && items.filter(({ named }) => named !== null).every(({ unit }) => unit === 's');
+
 /** characters of a message that are read */
 const longest = 8_000;
 const mostLines = 120;
@@ -41,8 +48,9 @@ export function readMessage(message: string): ReadMessage {
     .split('\n', mostLines)
     .map((line) => line.slice(0, longestLine))
     .join('\n');
-  const lines = normalLines(tableAsSentences(text) ?? text).slice(0, mostLines);
+  const { lines, aside } = withoutAsides(normalLines(tableAsSentences(text) ?? text).slice(0, mostLines));
   const spans = lines.map((line) => spansOf(line.slice(0, longestLine)));
   const { drafts, left, guessed } = assemble(spans);
-  return { notation: notationOf(drafts), left, guessed, aside: spans.flatMap(wordsAside) };
+  if (countsReps(text)) for (const draft of drafts) draft.maxAll ||= isTimed(draft);
+  return { notation: notationOf(drafts), left, guessed, aside: [...aside, ...spans.flatMap(wordsAside)] };
 }

@@ -12,7 +12,7 @@ export type Span =
   | { readonly k: 'ladder'; readonly rungs: readonly number[] }
   | { readonly k: 'forTime' }
   | { readonly k: 'quality' }
-  | { readonly k: 'heavy'; readonly seconds: number | null }
+  | { readonly k: 'heavy'; readonly seconds: number | null; readonly reps: number | null }
   | { readonly k: 'cap'; readonly seconds: number }
   | { readonly k: 'rest'; readonly seconds: number | null; readonly high: number | null; readonly between: boolean }
   | {
@@ -25,6 +25,8 @@ export type Span =
     }
   | { readonly k: 'columns'; readonly men: number; readonly women: number; readonly unit: Unit | null; readonly count: 1 | 2 | null }
   | { readonly k: 'bodyweight' }
+  /** how hard, in words of the trade: `RPE 7` */
+  | { readonly k: 'effort'; readonly text: string }
   | { readonly k: 'side' }
   | { readonly k: 'max' }
   | { readonly k: 'label'; readonly label: number }
@@ -41,6 +43,16 @@ export type Span =
   | { readonly k: 'corrects' }
   | { readonly k: 'sameLoad' }
   | { readonly k: 'all' }
+  /** hard and easy by turns, on one machine or on foot */
+  | { readonly k: 'hardEasy'; readonly hard: number; readonly easy: number; readonly times: number | null; readonly easyWay: 'walk' | null }
+  /** so long on the machine that was named */
+  | { readonly k: 'steady'; readonly seconds: number; readonly way: 'run' | null }
+  /** from one time of a running clock to another, s */
+  | { readonly k: 'window'; readonly from: number; readonly to: number }
+  /** the women's figure, where the men's stands before it */
+  | { readonly k: 'women'; readonly value: number; readonly unit: Unit | null }
+  /** a load of all that is done with one kind of thing */
+  | { readonly k: 'columnsFor'; readonly thing: string; readonly men: number; readonly women: number; readonly unit: Unit | null }
   | { readonly k: 'word'; readonly text: string };
 
 const T = String.raw`(?:\d+:\d\d|\d+(?:\.\d+)? ?(?:min|s|h)\b(?: \d+ ?s\b)?)`;
@@ -74,6 +86,7 @@ const phrases: readonly Phrase[] = [
   // clocks
   phrase(String.raw`(${T}|\d+)[ -]*amrap\b`, (m) => ({ k: 'clock', clock: 'amrap', seconds: minutesOr(m[1]) })),
   phrase(String.raw`amrap(?: ?(?:of|in|for|-|:|x|@))* ?(${T}|\d+\b(?! ?(?:${U}\b|/|x|-)))`, (m) => ({ k: 'clock', clock: 'amrap', seconds: minutesOr(m[1]) })),
+  phrase(String.raw`(${T}) on (?:the|a) (?:running )?clock`, (m) => ({ k: 'clock', clock: 'amrap', seconds: secondsOf(m[1]!) })),
   phrase(String.raw`amrap\b`, () => ({ k: 'clock', clock: 'amrap', seconds: null })),
   phrase(String.raw`(${T}|\d+)[ -]*emom\b`, (m) => ({ k: 'clock', clock: 'emom', seconds: minutesOr(m[1]) })),
   phrase(String.raw`emom(?: ?(?:of|in|for|-|:|x|@))* ?(${T}|\d+\b(?! ?(?:${U}\b|/|x|-)))`, (m) => ({ k: 'clock', clock: 'emom', seconds: minutesOr(m[1]) })),
@@ -92,7 +105,7 @@ const phrases: readonly Phrase[] = [
       k: 'every',
       each: minutesOr(m[1])!,
       times: m[2] === undefined ? null : num(m[2]),
-      seconds: m[3] === undefined ? null : secondsOf(m[3]),
+      seconds: m[2] === undefined ? null : secondsOf(m[2]),
     }),
   ),
   phrase(String.raw`1 set every (${T})`, (m) => ({ k: 'every', each: secondsOf(m[1]!), times: null, seconds: null })),
@@ -103,6 +116,35 @@ const phrases: readonly Phrase[] = [
     times: m[3] === undefined ? null : num(m[3]),
   })),
   phrase(String.raw`(\d+)\/(\d+) ?x ?(\d+)\b(?! ?(?:kg|lb))`, (m) => ({ k: 'onOff', on: num(m[1]), off: num(m[2]), times: num(m[3]) })),
+  phrase(String.raw`work (${T}) ?,? ?(?:and )?(?:rest|pause|off) (${T})(?: ?,? ?(?:x ?)?(\d+) ?(?:rounds|times|sets|x)?)?`, (m) => ({
+    k: 'onOff',
+    on: secondsOf(m[1]!),
+    off: secondsOf(m[2]!),
+    times: m[3] === undefined ? null : num(m[3]),
+  })),
+  phrase(
+    String.raw`(?:(\d+) ?(?:x|times) ?\(? ?)?(${T}) ?(?:hard|all out|fast|sprint|max(?:imal)?|flat out)[ ,/]*(?:and |then )?(?:a )?(${T}) ?(easy|ez|jog|walk|recover\w*|float|spin|slow)(?: (?:pedal|spin|pace|jog|row|bike|walk))? ?\)?(?: ?,? ?(?:and )?(?:that |repeat |all )?(?:(\d+) ?(?:times|x|rounds)|x ?(\d+)))?`,
+    (m) => ({
+      k: 'hardEasy',
+      hard: secondsOf(m[2]!),
+      easy: secondsOf(m[3]!),
+      times: (m[1] ?? m[5] ?? m[6]) ? num(m[1] ?? m[5] ?? m[6]) : null,
+      easyWay: m[4] === 'walk' ? 'walk' : null,
+    }),
+  ),
+  phrase(String.raw`(${T}) ?(?:of )?(?:easy|steady|cool ?down|jog(?:ging)?)\b(?! (?:row|run|bike|ski|walk|swim|spin))`, (m) => ({
+    k: 'steady',
+    seconds: secondsOf(m[1]!),
+    way: /jog/.test(m[0]!) ? 'run' : null,
+  })),
+  phrase(
+    String.raw`(?<=^|[;,.] ?)(?:from )?(?:min(?:ute)?s? )?(\d+:\d\d|\d+)(?: ?min)? ?(?:-|to|until) ?(\d+:\d\d|\d+)(?: ?min)?(?: ?rest\b| ?off\b)?(?= ?[:,]| ?$| (?:rest|amrap|emom|max|find|build|run|row|\d))`,
+    (m) => {
+      const [from, to] = [minutesOr(m[1])!, minutesOr(m[2])!];
+      // counts and ranges of sets grow by one or two; a window is longer than half a minute
+      return to - from >= 60 && to <= 7200 ? { k: 'window', from, to } : null;
+    },
+  ),
   // schemes
   phrase(String.raw`not for time|\bnft\b|for quality|no clock(?! running)|not against the clock`, () => ({ k: 'quality' })),
   phrase(String.raw`(?:against the clock|for time|ft\b|clock it|time it|as fast as (?:you can|u can|possible)|fast as you can|on the clock)`, () => ({
@@ -110,13 +152,15 @@ const phrases: readonly Phrase[] = [
   })),
   phrase(String.raw`in (${T}),? (?:find|build|work) (?:up )?(?:to )?(?:your|a|an|the|ur)? ?(?:heav\w+|max\w*)`, (m) => ({
     k: 'heavy',
+    reps: null,
     seconds: secondsOf(m[1]!),
   })),
   phrase(
-    String.raw`(?:find|build to|work up to|max out) (?:your|a|an|the|ur)? ?(?:heav\w+|max\w*|\d ?rm)(?: (?:single|double|triple|set))?(?: in (${T}))?`,
+    String.raw`(?:find|build (?:up )?to|work up to|max out) (?:your|a|an|the|ur)? ?(?:heav\w+|max\w*|\d ?rm)(?: (single|double|triple|set))?(?:,? ?(?:in|within) (${T}))?`,
     (m) => ({
       k: 'heavy',
-      seconds: m[1] === undefined ? null : secondsOf(m[1]),
+      reps: m[1] === 'double' ? 2 : m[1] === 'triple' ? 3 : m[1] === 'single' ? 1 : /\d ?rm/.test(m[0]!) ? num(/(\d) ?rm/.exec(m[0]!)![1]) : null,
+      seconds: m[2] === undefined ? null : secondsOf(m[2]),
     }),
   ),
   phrase(String.raw`(?:(?:time[ -]?(?:cap|limit)|cap|tc|limit)(?: ?(?:is|of|at|:|=|-))* ?(${T}|\d+\b(?! ?(?:kg|lb|m\b|cal|reps))))`, (m) => ({
@@ -151,7 +195,7 @@ const phrases: readonly Phrase[] = [
     (m) => restOf(m[1], m[2], m[3], m[4]),
   ),
   phrase(
-    String.raw`(${T}|\d+)(?:-(\d+(?::\d\d)?)(?: ?(min|s))?)? (?:of )?(?:rest|breather|pause|break|walk|r\b|off)((?: ?,? ?(?:after|between|btwn|btw|b\/t|in between|bw)(?: (?:the|each|every|all|ea))?(?: (?:sets?|rounds?|pair|superset))*)?)`,
+    String.raw`(${T}|\d+)(?:-(\d+(?::\d\d)?)(?: ?(min|s))?)? (?:of )?(?:(?:rest|breather|pause|break|r|off)\b|walk(?= (?:between|btw|b\/t|in between|after|back)))((?: ?,? ?(?:after|between|btwn|btw|b\/t|in between|bw)(?: (?:the|each|every|all|ea))?(?: (?:sets?|rounds?|pair|superset))*)?)`,
     (m) => restOf(m[1], m[2], m[3], m[4]),
   ),
   phrase(
@@ -185,7 +229,16 @@ const phrases: readonly Phrase[] = [
     women: num(m[4]),
     unit: unitOf(m[3] ?? m[5]),
   })),
+  phrase(String.raw`\((?:for )?${women}:? ?(?:use |do )?(?:2 ?x ?)?(${N}) ?(${U}|")?\)`, (m) => ({
+    k: 'women',
+    value: num(m[1]),
+    unit: m[2] === '"' ? 'in' : unitOf(m[2]),
+  })),
+  phrase(String.raw`@(${N})\/(${N}) (kg|lb) for (\w+)`, (m) => ({ k: 'columnsFor', thing: m[4]!, men: num(m[1]), women: num(m[2]), unit: unitOf(m[3]) })),
   // figures
+  phrase(String.raw`(${N}) ?(kg|lb) (${N}) ?(kg|lb)\b`, (m) =>
+    m[2] === m[4] ? { k: 'figure', values: [num(m[1]), num(m[3])], high: null, unit: unitOf(m[2]), count: null, at: true } : null,
+  ),
   phrase(String.raw`(@ ?)?(?:2|two) ?x ?(${N})(?: ?(${U}))? ?\/ ?(?:2 ?x ?)?(${N})(?: ?(${U}))?\b`, (m) => ({
     k: 'figure',
     values: [num(m[2]), num(m[4])],
@@ -239,6 +292,7 @@ const phrases: readonly Phrase[] = [
     at: m[1] !== undefined,
   })),
   phrase(String.raw`(@ ?|at )?(${N})(?![\w:])`, (m) => ({ k: 'figure', values: [num(m[2])], high: null, unit: null, count: null, at: m[1] !== undefined })),
+  phrase(String.raw`(?:@ ?|at )?(rpe|rir) ?(\d+(?:\.\d)?)(?:-\d+(?:\.\d)?)?`, (m) => ({ k: 'effort', text: `${m[1]!.toUpperCase()} ${m[2]}` })),
   phrase(String.raw`(?:@ ?|at )?(?:bodyweight|bw)\b`, () => ({ k: 'bodyweight' })),
   // what stands beside a movement
   phrase(String.raw`\/? ?(?:each|per|ea\.?|e)(?: (?:side|leg|arm|hand))\b|\/ ?side|(?:a|each) side|each (?:leg|arm|side)|(?<=\d ?)e(?:a)?\b|\bea\b`, () => ({
@@ -263,7 +317,7 @@ const phrases: readonly Phrase[] = [
     hard: false,
   })),
   phrase(String.raw`[;,.!?:()[\]|]+|\/\/|\/(?= )|&`, () => ({ k: 'part', hard: false })),
-  phrase(String.raw`cals?\b`, () => ({ k: 'unit', unit: 'cal' })),
+  phrase(String.raw`(?:cals?|calories?)\b`, () => ({ k: 'unit', unit: 'cal' })),
   phrase(String.raw`for (?:cals?|calories)\b`, () => ({ k: 'unit', unit: 'cal' })),
   phrase(String.raw`([a-d]) ?[:.)](?= )`, (m) => ({ k: 'letter', at: m[1]!.charCodeAt(0) - 96 })),
   phrase(String.raw`\d+\+? ?@ ?\d+(?:\.\d+)?%?(?:[ ,]{1,2}\d+\+? ?@ ?\d+(?:\.\d+)?%?)+ ?(%|kg|lb)?`, (m) => ({

@@ -1,9 +1,10 @@
 /** Rows of a spreadsheet → sentences: a table is known by its columns, with a head row or without. */
 
-type Column = 'name' | 'sets' | 'reps' | 'setsReps' | 'load' | 'rest' | 'other';
+type Column = 'set' | 'name' | 'sets' | 'reps' | 'setsReps' | 'load' | 'rest' | 'other';
 const heads: readonly (readonly [RegExp, Column])[] = [
   [/^(?:ex(?:ercise)?|movement|lift|name|what)s?$/i, 'name'],
   [/^sets? ?(?:x|×|\*|by) ?reps?$/i, 'setsReps'],
+  [/^s(?:et)? ?\d+$/i, 'set'],
   [/^(?:sets?|series|rds|rounds)$/i, 'sets'],
   [/^(?:reps?|repetitions)$/i, 'reps'],
   [/^(?:load|weight|kg|lb|lbs|intensity|%)$/i, 'load'],
@@ -35,6 +36,13 @@ function columnsOf(row: readonly string[]): Column[] {
   });
 }
 
+/** A column a set: `BS  5@100  5@110  3@120`. */
+function setsSentence(row: readonly string[], columns: readonly Column[]): string {
+  const cells = (wanted: Column): string[] => row.filter((cell, at) => columns[at] === wanted && cell.trim() !== '').map((cell) => cell.trim());
+  const [rest] = cells('rest');
+  return `${cells('name').join(' ')} ${cells('set').join(' ')}${rest ? ` , rest ${rest} between sets` : ''}`;
+}
+
 function sentenceOf(row: readonly string[], columns: readonly Column[]): string {
   const cell = (column: Column): string => row[columns.indexOf(column)]?.trim() ?? '';
   const said = (text: string): string => (/^(?:-|–|—|)$/.test(text) ? '' : text);
@@ -63,9 +71,11 @@ export function tableAsSentences(message: string): string | null {
   const hasHead =
     head.filter((column) => column !== 'other').length >= 2 &&
     head.includes('name') &&
-    (head.includes('setsReps') || head.includes('sets') || head.includes('reps'));
+    (head.includes('setsReps') || head.includes('sets') || head.includes('reps') || head.includes('set'));
   const body = hasHead ? rows.slice(1) : rows;
   const columns = hasHead ? head : columnsOf(body[0] ?? []);
+  if (columns.filter((column) => column === 'set').length > 1 && body.every((row) => row.some((cell) => cell.includes('@'))))
+    return body.map((row) => setsSentence(row, columns)).join('\n\n');
   const isWhole = columns.includes('name') && (columns.includes('setsReps') || columns.includes('reps') || columns.includes('sets'));
   return isWhole ? body.map((row) => sentenceOf(row, columns)).join('\n\n') : null;
 }

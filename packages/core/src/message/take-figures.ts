@@ -1,6 +1,6 @@
 /** Counts, loads, heights and columns: which item they are of; before it, after it, or of all that have none. */
 import type { Assembly } from './assembly';
-import { clean, loadText, movementIn, type Columns, type Draft, type Figure } from './draft';
+import { clean, loadText, movementIn, type Columns, type Draft, type Figure, type Item } from './draft';
 import type { Span } from './spans';
 
 export function takeFigure(state: Assembly, span: Figure, rest: readonly Span[]): void {
@@ -10,6 +10,7 @@ export function takeFigure(state: Assembly, span: Figure, rest: readonly Span[])
   const text = values.map(clean).join('/');
   if (unit === 'kg' || unit === 'lb' || unit === 'pood' || unit === '%' || count === 2) return setLoad(state, loadText(span), span);
   if (unit === 'in' || unit === 'cm') return setHeight(state, `${text} ${unit}`);
+  if (unit === 'foot' && state.last && /wall-ball|rope-climb/.test(state.last.named?.id ?? '')) return setHeight(state, `${text} ft`);
   if (unit !== null && !at) {
     const own = state.last && state.last.count === null && state.previous?.k === 'movement';
     if (own && !isDirect) {
@@ -72,4 +73,40 @@ export function takeColumns(state: Assembly, span: Columns): void {
   }
   if (state.last && state.last.load === null && (movementIn(state.last) === null || movementIn(state.last)!.load !== null)) state.last.load = loadText(figure);
   else if (!toAll(state, loadText(figure))) state.left.push(`${span.men}/${span.women}`);
+}
+
+/** `20 cal row (women 17)`, `24" (W 20")`: the second column of what the figure is of. */
+export function takeWomen(state: Assembly, { value, unit }: Extract<Span, { k: 'women' }>): void {
+  const item = state.last ?? state.current.items.at(-1);
+  const second = (text: string | null): string | null =>
+    text !== null && /^(?:2x)?[\d.]+(?= |$)/.test(text) ? text.replace(/^((?:2x)?[\d.]+)/, `$1/${clean(value)}`) : null;
+  const places: readonly ('height' | 'load' | 'count')[] =
+    unit === 'in' || unit === 'cm'
+      ? ['height']
+      : unit === 'kg' || unit === 'lb'
+        ? ['load']
+        : item?.unit === 'cal' || item?.unit === 'm'
+          ? ['count']
+          : ['load', 'height', 'count'];
+  const place = item && places.find((each) => second(item[each]) !== null);
+  if (item && place) item[place] = second(item[place]);
+  else state.left.push(clean(value));
+}
+
+/** what is done with a thing */
+const doneWith: Readonly<Record<string, RegExp>> = {
+  ball: /ball/,
+  dumbbell: /dumbbell/,
+  kettlebell: /kettlebell/,
+  bag: /bag/,
+  plate: /plate/,
+};
+/** `men: 9 kg ball and 22.5 kg dumbbell, women: …` */
+export function takeColumnsFor(state: Assembly, { thing, men, women, unit }: Extract<Span, { k: 'columnsFor' }>): void {
+  const pattern = doneWith[thing.replace(/s$/, '')];
+  const isOf = (item: Item): boolean =>
+    item.load === null && (pattern ? pattern.test(item.named?.id ?? '') : (movementIn(item)?.load?.implements.includes('barbell') ?? false));
+  const own = state.drafts.flatMap(({ items }) => items).filter(isOf);
+  for (const item of own) item.load = loadText({ values: [men, women], high: null, unit, count: null });
+  if (own.length === 0) state.left.push(`${men}/${women} ${unit ?? ''}`.trim());
 }

@@ -1,6 +1,6 @@
 /** Clocks, rounds, sets, ladders and rests: which part they are of, and whether they begin another one. */
 import type { Assembly } from './assembly';
-import { clean, movementIn, newDraft, type Draft, type Kind } from './draft';
+import { clean, movementIn, newDraft, type Draft, type Item, type Kind } from './draft';
 import type { Span } from './spans';
 
 export function takeClock(state: Assembly, kind: Kind, figures: Partial<Draft>): void {
@@ -57,13 +57,18 @@ export function takeSetsReps(state: Assembly, { sets, reps, unit }: Extract<Span
   }
   state.begin();
   state.current.sets = sets;
-  state.pending = { count: reps, unit };
+  state.pending = { count: reps, unit, alone: true };
 }
 
+/** Squats with loads of their own sets are back squats (common practice). */
+function asBackSquat(item: Item): void {
+  if (item.named?.id === 'air-squat') item.named = { name: 'Back squat', id: 'back-squat', guessed: true };
+}
 /** `3@70 3@75 3@80%`: a set each */
 export function takeSeries(state: Assembly, { reps, loads, unit }: Extract<Span, { k: 'series' }>): void {
   const item = state.last ?? state.current.items.at(-1);
   if (!item) return;
+  asBackSquat(item);
   if (state.current.items.length > 1) {
     state.current.items.pop();
     state.begin().items.push(item);

@@ -64,16 +64,32 @@ function headOf(draft: Draft): string {
       if (sets !== null) return `${sets} sets for time${capped}${restText(draft)}`;
       return `${rounds === null ? '' : `${rounds} rounds `}for time${capped}${restText(draft)}`;
     default:
+      if (draft.window !== null) return `AMRAP ${formatClock(draft.window.to - draft.window.from)}`;
       if (sets !== null) return `${sets} sets${restText(draft)}`;
       if (rounds !== null) return `${rounds} rounds${restText(draft)}`;
       return draft.ladder === null ? 'for quality' : 'for time';
   }
 }
 
+/** `3 rounds, 50 s work and 10 to change: row, step-ups, planks`: each station once a round. */
+function stationsText(draft: Draft, rounds: number): string {
+  const { on, off, items, vest } = draft;
+  const stations = items.map((item) => itemText({ ...item, count: String(on), unit: 's' }));
+  return [
+    `${rounds} rounds${restText(draft)}`,
+    ...(vest === null ? [] : [`with vest${vest === '' ? '' : ` ${vest}`}`]),
+    ...stations.flatMap((station, at) => (at === 0 ? [station] : [`rest ${formatClock(off ?? 0)}`, station])),
+  ].join('\n');
+}
+
 /** rungs that every item of a part goes through; several items on minutes of their own are numbered */
 function partText(draft: Draft): string {
-  const lines = [headOf(draft)];
+  const { kind, times, rounds, items } = draft;
+  if (kind === 'onOff' && times === null && rounds !== null && items.length > 1) return stationsText(draft, rounds);
+  const timed = draft.window === null || draft.seconds !== null ? draft : { ...draft, seconds: draft.window.to - draft.window.from };
+  const lines = [headOf(timed)];
   if (draft.kind === 'rest') return lines[0]!;
+  if (draft.window !== null) lines.push(`window: ${formatClock(draft.window.from)}-${formatClock(draft.window.to)}`);
   if (draft.team !== null) lines.push(`in teams of ${draft.team}, you go I go`);
   if (draft.vest !== null) lines.push(`with vest${draft.vest === '' ? '' : ` ${draft.vest}`}`);
   if (draft.ladder) lines.push(draft.ladder.join('-'));
@@ -94,9 +110,22 @@ function withoutTalk(draft: Draft): Draft {
   return kept.length === 0 && draft.items.some(({ amongWords }) => !amongWords) ? draft : { ...draft, items: kept };
 }
 
+/** Windows that follow each other without a gap need not be told. */
+function withWindows(drafts: readonly Draft[]): Draft[] {
+  const own = drafts.flatMap(({ window }) => window ?? []);
+  const isGapless = own[0]?.from === 0 && own.every(({ from }, at) => at === 0 || own[at - 1]!.to === from);
+  return drafts
+    .filter(({ window, items }) => window === null || items.length > 0)
+    .map((draft) =>
+      isGapless && draft.window
+        ? { ...draft, seconds: draft.seconds ?? draft.window.to - draft.window.from, window: null, kind: draft.kind ?? 'amrap' }
+        : draft,
+    );
+}
+
 /** @param title of the workout, null where none was told */
 export function notationOf(drafts: readonly Draft[]): string {
-  const parts = drafts.map(withoutTalk).filter(isWhole);
+  const parts = withWindows(drafts.map(withoutTalk).filter(isWhole));
   // a rest before or after everything is none
   while (parts.at(-1)?.kind === 'rest') parts.pop();
   while (parts[0]?.kind === 'rest') parts.shift();

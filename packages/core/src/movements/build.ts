@@ -74,6 +74,7 @@ export interface Spec {
   harder?: readonly MovementId[];
   anyOf?: Pattern;
   prepareOnly?: boolean;
+  onlyAsWritten?: boolean;
 }
 
 export const held = (position: Position, count: 1 | 2, ...kinds: Implement[]): LoadRule => ({ implements: kinds, count, position, optional: false });
@@ -181,6 +182,7 @@ export function movement(id: MovementId, family: Spec, own: Spec = {}): Movement
     harder: spec.harder ?? [],
     anyOf: spec.anyOf ?? null,
     prepareOnly: spec.prepareOnly ?? false,
+    onlyAsWritten: spec.onlyAsWritten ?? false,
   };
 }
 

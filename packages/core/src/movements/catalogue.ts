@@ -1,6 +1,7 @@
 /** The catalogue: every movement by id, and how a whiteboard may spell it. */
 import { ease, movement } from './build';
 import type { Movement, MovementId, Pattern } from './movement';
+import { accessories } from './catalogue/accessory';
 import { engines } from './catalogue/engine';
 import { hinges } from './catalogue/hinge';
 import { lunges } from './catalogue/lunge';
@@ -20,6 +21,7 @@ export const movements: readonly Movement[] = [
   ...pulls,
   ...trunkWork,
   ...engines,
+  ...accessories,
   ...preparePieces,
 ];
 

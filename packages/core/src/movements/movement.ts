@@ -53,7 +53,7 @@ export type Lift = (typeof lifts)[number];
 /** Reference sets: most repetitions (or seconds) in one go. */
 export const sets = ['strictPullUp', 'pushUp', 'dip', 'toesToBar', 'sitUp', 'handstandPushUp', 'doubleUnder', 'muscleUp', 'plank', 'hang'] as const;
 export type BestSet = (typeof sets)[number];
-export type Engine = 'run' | 'row' | 'bike' | 'airBike';
+export type Engine = 'run' | 'row' | 'bike' | 'airBike' | 'ski';
 
 /** What stops an athlete first. */
 export type Limit =
@@ -128,4 +128,6 @@ export interface Movement {
   readonly anyOf: Pattern | null;
   /** for warm-ups and cool-downs only, never a swap */
   readonly prepareOnly: boolean;
+  /** done where it is written, never proposed in place of another */
+  readonly onlyAsWritten: boolean;
 }

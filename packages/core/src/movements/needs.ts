@@ -22,6 +22,7 @@ export const needAtoms = [
   'row',
   'bike',
   'airBike',
+  'ski',
   'route',
   'wall',
   'table',

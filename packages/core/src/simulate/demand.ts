@@ -214,6 +214,8 @@ function makeDemand(movementId: string, unit: CountUnit, capacity: Capacity, loa
   return { ...plain, joulesPerKg: joules, cycleSeconds: cycle, secondsPerUnit: null };
 }
 
+/** of the power on a rowing machine: arms and trunk do most of it (from memory) */
+const skiShare = 0.9;
 function engineTime(movement: Movement, unit: CountUnit, capacity: Capacity, heavier: number): (wattsPerKg: number) => number {
   const { bodyMassKg: mass } = capacity.athlete;
   const mechanical = (wattsPerKg: number, factor: number): number => Math.max(15, wattsPerKg * mass * machineEfficiency * factor);
@@ -228,6 +230,10 @@ function engineTime(movement: Movement, unit: CountUnit, capacity: Capacity, hea
       return unit === 'cal'
         ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.rowFactor))
         : (watts) => rowPace(mechanical(watts, capacity.rowFactor));
+    case 'ski':
+      return unit === 'cal'
+        ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.rowFactor * skiShare))
+        : (watts) => rowPace(mechanical(watts, capacity.rowFactor * skiShare));
     case 'bike':
       return unit === 'cal'
         ? (watts) => 1 / rowCaloriesPerSecond(mechanical(watts, capacity.bikeFactor))

@@ -38,6 +38,8 @@ export interface Proposal {
   readonly order: number;
 }
 
+/** may stand in for another */
+const isProposed = ({ prepareOnly, onlyAsWritten, anyOf }: Movement): boolean => !prepareOnly && !onlyAsWritten && anyOf === null;
 const mostAlike = 24;
 const known = new Map<string, readonly Proposal[]>();
 /** Itself, the list of the trade, then what is likest. Kept: it depends on the catalogue alone. */
@@ -48,7 +50,7 @@ export function neighboursOf(id: string): readonly Proposal[] {
   const listed: Proposal[] = standInsOf(id).map(({ id: other, step, order }) => ({ movement: movementOf(other), nearness: step, order }));
   const seen = new Set([id, ...listed.map(({ movement }) => movement.id)]);
   const alike = movements
-    .filter((each) => !seen.has(each.id) && !each.prepareOnly && each.anyOf === null)
+    .filter((each) => !seen.has(each.id) && isProposed(each))
     .map((movement) => ({ movement, likeness: similarity(origin, movement) }))
     .map(({ movement, likeness }) => ({ movement, likeness: likeness.near + 0.4 * likeness.muscle }))
     .filter((each) => each.likeness > 0.55 || origin.anyOf !== null)
@@ -65,7 +67,7 @@ export function neighboursOf(id: string): readonly Proposal[] {
 export function allByLikeness(id: string): Proposal[] {
   const origin = movementOf(id);
   return movements
-    .filter((each) => !each.prepareOnly && each.anyOf === null)
+    .filter(isProposed)
     .map((movement) => ({ movement, likeness: similarity(origin, movement) }))
     .sort((a, b) => b.likeness.pattern + b.likeness.muscle - (a.likeness.pattern + a.likeness.muscle) || (a.movement.id < b.movement.id ? -1 : 1))
     .map(({ movement }, at): Proposal => ({ movement, nearness: 'likeness', order: 200 + at }));

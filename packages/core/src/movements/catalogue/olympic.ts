@@ -140,7 +140,7 @@ export const olympicLifts = [
   }),
   movement('bag-to-shoulder', lifting, {
     ...light,
-    aliases: ['bag lift to shoulder', 'sandbag to shoulder', 'bag over shoulder'],
+    aliases: ['sandbag ground to shoulder', 'sandbag ground-to-shoulder', 'sandbag g2s', 'ground to shoulder', 'bag lift to shoulder', 'sandbag to shoulder', 'bag over shoulder'],
     side: 'alternating',
     load: held('shoulder', 1, 'sandbag', 'backpack', 'can'),
     limit: ofLift('clean', 0.8),
@@ -369,7 +369,7 @@ export const olympicLifts = [
       side: 'alternating',
       ...bellsOverhead,
       limit: ofLift('strictPress', 0.48),
-      aliases: ['single-arm clean and press', 'single-arm dumbbell clean and press'],
+      aliases: ['single-arm clean and press', 'single-arm dumbbell clean and press', 'single dumbbell clean and jerk', 'single-arm dumbbell clean and jerk', 'single-arm clean and jerk'],
       easier: ['dumbbell-snatch'],
       harder: ['dumbbell-clean-and-press'],
     },

@@ -1,0 +1,38 @@
+/** Hard and easy by turns, steady pieces, and windows of a running clock. */
+import type { Assembly } from './assembly';
+import type { Named } from './gazetteer';
+import type { Span } from './spans';
+
+const named = (name: string, id: string): Named => ({ name, id, guessed: false });
+const run = named('Run', 'run');
+/** What they are done on: what was named last; on foot where nothing was. A name without a count before it was that machine. */
+function machineOf(state: Assembly): Named {
+  const before = state.current.items.at(-1);
+  if (before && before.count === null && before.named?.id === state.engine?.id) state.current.items.pop();
+  return state.engine ?? run;
+}
+
+export function takeHardEasy(state: Assembly, { hard, easy, times, easyWay }: Extract<Span, { k: 'hardEasy' }>): void {
+  const machine = machineOf(state);
+  const told = state.current.items.length === 0 ? state.current.rounds : null;
+  const draft = state.begin();
+  draft.rounds = times ?? told;
+  draft.kind = null;
+  draft.items.push(
+    state.item(machine, { count: String(hard), unit: 's' }),
+    state.item(easyWay === 'walk' ? named('Walk', 'walk') : machine, { count: String(easy), unit: 's' }),
+  );
+  state.begin();
+}
+
+export function takeSteady(state: Assembly, { seconds, way }: Extract<Span, { k: 'steady' }>): void {
+  const item = state.item(way === 'run' ? run : machineOf(state), { count: String(seconds), unit: 's' });
+  state.current.items.push(item);
+  state.last = item;
+}
+
+/** A part of its own. */
+export function takeWindow(state: Assembly, { from, to }: Extract<Span, { k: 'window' }>): void {
+  const draft = state.begin();
+  draft.window = { from, to };
+}
