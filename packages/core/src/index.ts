@@ -181,7 +181,7 @@ export { pageOf, pageText, type PagePart, type PageRow, type TickRow } from './c
 export { blockWords, headOf, lineOfMove, linesOfTick, pieceWords, plainSentence, restWords, roundWords, slotOfMove } from './clock/words';
 
 // units
-export { formatClock, readDuration } from './units/duration';
+export { formatClock } from './units/duration';
 export { formatMass, kilogramsPerPound, kilogramsToPounds, poundsToKilograms, trimNumber, type MassUnit } from './units/mass';
 export { quantile } from './units/quantile';
 export { seededRandom, normalFrom } from './units/random';

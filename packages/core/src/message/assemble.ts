@@ -34,16 +34,24 @@ const takers: Takers = {
   onOff: (state, { on, off, times }) => takeClock(state, 'onOff', { on, off, times }),
   heavy: (state, { seconds, reps }) => {
     takeClock(state, 'heavy', { seconds: seconds ?? state.current.seconds });
-    if (reps !== null) state.hold(String(reps), null);
+    const [item] = state.current.items;
+    if (reps !== null && item?.count === null) item.count = String(reps);
+    else if (reps !== null) state.hold(String(reps), null);
   },
   effort: (state, { text }) => {
     if (state.last) state.last.load ??= text;
   },
+  repeat: (state, { count }) => void (state.repeat = count),
   forTime: (state, _span, { items }) => takeScheme(state, 'forTime', items),
   quality: (state, _span, { items }) => takeScheme(state, 'quality', items),
   rounds: (state, { count, word }, { items }) => takeRounds(state, count, word, items),
   sets: (state, { count }) => takeSets(state, count),
-  setsReps: (state, span) => takeSetsReps(state, span),
+  setsReps: (state, span, { rest }) =>
+    takeSetsReps(
+      state,
+      span,
+      rest.some(({ k }) => k === 'movement'),
+    ),
   series: (state, span) => takeSeries(state, span),
   ladder: (state, { rungs }) => takeLadder(state, rungs),
   cap: (state, { seconds }) => {
@@ -65,7 +73,7 @@ const takers: Takers = {
   letter: (state, { at }) => (state.current.kind === 'every' || state.current.kind === 'emom' ? void (state.label = at) : void state.begin()),
   head: (state) => void state.begin(),
   team: (state, { size }) => void (state.current.team = size),
-  scaled: (state) => state.beginScaled(),
+  tier: (state, { name }) => (name === null ? undefined : state.beginTier(name)),
   part: (state) => state.endSegment(false),
   plus: (state) => void (state.plus = state.last !== null),
   vest: (state, { text }) => void (state.current.vest = text ?? ''),

@@ -1,5 +1,6 @@
 /** Where the putting together stands: the parts so far, and what waits for its item. */
-import { newDraft, type Draft, type Item } from './draft';
+import { formatClock } from '../units/duration';
+import { movementIn, newDraft, type Draft, type Item } from './draft';
 import type { Named } from './gazetteer';
 import type { Span, Unit } from './spans';
 
@@ -20,6 +21,10 @@ export class Assembly {
   corrects = false;
   forAll = false;
   words = 0;
+  /** how often the clock that comes next is run */
+  repeat: number | null = null;
+  /** the lift that was named last */
+  lift: Named | null = null;
   /** the machine or the way on foot that was named last */
   engine: Named | null = null;
   private lineLabel: number | null = null;
@@ -33,15 +38,18 @@ export class Assembly {
 
   begin(): Draft {
     if (this.current.items.length > 0 || this.current.kind === 'rest' || this.current.kind === 'heavy') {
-      const { scaled } = this.current;
-      this.drafts.push({ ...newDraft(), scaled });
+      const { tier } = this.current;
+      this.drafts.push({ ...newDraft(), tier });
     }
     this.last = null;
     return this.current;
   }
 
-  beginScaled(): void {
-    this.drafts.push({ ...newDraft(), scaled: true });
+  /** Another version of the same work: under the same clock, where it names none. */
+  beginTier(tier: string): void {
+    const lead = this.drafts.findLast((draft) => draft.tier === null && draft.items.length > 0);
+    const { kind, seconds, each, times, cap, rounds } = lead ?? newDraft();
+    this.drafts.push({ ...newDraft(), kind, seconds, each, times, cap, rounds, tier });
     this.last = null;
   }
 
@@ -59,7 +67,7 @@ export class Assembly {
       const run: Named = { name: 'Run', id: 'run', guessed: true };
       this.guessed.push(run);
       this.current.items.push(this.item(run, { count, unit }));
-    } else this.left.push(unit === null ? count : `${count} ${unit}`);
+    } else this.left.push(unit === null ? count : unit === 's' && Number(count) >= 60 ? formatClock(Number(count)) : `${count} ${unit}`);
   }
 
   /** `cal` by itself: of the next count, or of the time that was just given (`1:00 row for cals`). */
@@ -90,6 +98,7 @@ export class Assembly {
   movement(named: Named): void {
     if (named.guessed || named.id === null) this.guessed.push(named);
     if (named.id !== null && engines.test(named.id)) this.engine = named;
+    if (movementIn({ named })?.load?.optional === false) this.lift = named;
     const { count, unit } = this.pending ?? { count: null, unit: null };
     const before = this.current.items.at(-1);
     // `A: 6 lunges and 6 presses`: of one minute
@@ -97,7 +106,7 @@ export class Assembly {
     const item = this.item(named, {
       count,
       unit,
-      load: this.load,
+      load: this.loadFor(named),
       height: this.height,
       plus: this.plus || goesOn,
       amongWords: this.words > 0,
@@ -110,6 +119,14 @@ export class Assembly {
     this.last = item;
     this.lineLabel = this.label ?? this.lineLabel;
     [this.pending, this.label, this.load, this.height, this.plus] = [null, null, null, null, false];
+  }
+
+  /** What was said before its name; a movement that carries nothing takes no load. */
+  private loadFor(named: Named): string | null {
+    const movement = movementIn({ named });
+    if (this.load === null || movement === null || movement.load !== null) return this.load;
+    this.left.push(this.load);
+    return null;
   }
 
   endSegment(isLine: boolean): void {

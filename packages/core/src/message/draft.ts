@@ -41,7 +41,8 @@ export interface Draft {
   vest: string | null;
   /** every item of it is done as often as it goes */
   maxAll: boolean;
-  scaled: boolean;
+  /** whom it is for, where there are several: `intermediate`; blank: scaled; null: as prescribed */
+  tier: string | null;
   /** of a running clock, s */
   window: { readonly from: number; readonly to: number } | null;
   items: Item[];
@@ -62,11 +63,12 @@ export const newDraft = (): Draft => ({
   team: null,
   vest: null,
   maxAll: false,
-  scaled: false,
+  tier: null,
   window: null,
   items: [],
 });
-export const movementIn = (item: Item | undefined): Movement | null => (item?.named?.id && isMovementId(item.named.id) ? movementOf(item.named.id) : null);
+export const movementIn = (item: Pick<Item, 'named'> | undefined): Movement | null =>
+  item?.named?.id && isMovementId(item.named.id) ? movementOf(item.named.id) : null;
 
 export const clean = (value: number): string => String(Number(value.toFixed(3)));
 /** `2x15/10 kg`, `70-75%`, `bodyweight` */

@@ -1,12 +1,16 @@
 /** Whether the figures of a text are in what was read of it: a reading that leaves figures aside has not understood them. Not for what is kept as a note. */
+import { summarize } from '../workout/summary';
 import type { Workout } from '../workout/workout';
 import { normalLines } from './normalise';
 
 /** Every number of the model, whatever it counts; words beside it are none. */
 function numbersOf(value: unknown, into: Set<number>): void {
   if (typeof value === 'number') into.add(value);
-  else if (Array.isArray(value)) for (const each of value) numbersOf(each, into);
-  else if (typeof value === 'object' && value !== null) for (const each of Object.values(value)) numbersOf(each, into);
+  else if (Array.isArray(value)) {
+    // so many sets, stations, turns
+    into.add(value.length);
+    for (const each of value) numbersOf(each, into);
+  } else if (typeof value === 'object' && value !== null) for (const each of Object.values(value)) numbersOf(each, into);
 }
 
 /** what a figure of a unit may stand as in the model; without one it may be a count, or minutes, or a share */
@@ -18,6 +22,7 @@ const asModel: Readonly<Record<string, readonly number[]>> = {
   m: [1],
   mile: [1609.344],
   foot: [0.3048, 30.48],
+  yd: [0.9144],
   cm: [1],
   in: [2.54],
   min: [60],
@@ -33,13 +38,21 @@ interface Told {
   /** what it may stand as in the model */
   readonly as: readonly number[];
 }
-const figure = /(\d+):(\d\d)|(\d+(?:\.\d+)?)(?: ?(?:(kg|lb|km|m|min|s|h|mile|foot|in|cm|pood|cal)(?![a-z])|(%)))?/g;
+/** not within a name such as `c2b` */
+const figure = /(?<![a-wyz])(\d+):(\d\d)|(?<![a-wyz\d.])(\d+(?:\.\d+)?)(?: ?(?:(kg|lb|km|m|min|s|h|mile|foot|yd|in|cm|pood|cal)(?![a-z])|(%)))?/g;
 function told(line: string): Told[] {
-  return [...line.matchAll(figure)].map(([text, minutes, seconds, plain, word, share]) => {
-    const unit = word ?? share;
+  const found = [...line.matchAll(figure)];
+  return found.map((match, at) => {
+    const [text, minutes, seconds, plain, word, share] = match;
+    // `10/9 ft`: the unit of the second is that of the first
+    const isFirst = line[match.index + text.length] === '/' && found[at + 1]?.index === match.index + text.length + 1;
+    const unit = word ?? share ?? (isFirst ? (found[at + 1]![4] ?? found[at + 1]![5]) : undefined);
     if (minutes !== undefined) return { text, as: [Number(minutes) * 60 + Number(seconds)] };
     const value = Number(plain);
-    return { text: `${plain}${unit ? ` ${unit}` : ''}`, as: (unit === undefined ? bare : asModel[unit]!).map((factor) => value * factor) };
+    return {
+      text: `${plain}${unit ? ` ${unit}` : ''}`,
+      as: (unit === undefined ? bare : isFirst ? [...asModel[unit]!, 1] : asModel[unit]!).map((factor) => value * factor),
+    };
   });
 }
 
@@ -49,10 +62,20 @@ const isNote = (line: string): boolean => /^\s*(?:notes?|coach|nb)\s*:/i.test(li
 /** `Workout 4`, `day 2`: a number that is a name */
 const numbered = /\b(?:workout|wod|event|week|day|part|phase|hall|test|training|session|piece)\s(?:no\.? ?)?\d+\b(?! ?(?:x|:\d|rounds|min|km|m\b|kg))/g;
 
+/** which minute or station a line is of, how a rep is done: no amount */
+const labelled = /(?:^|(?<=[\s:;]))(?:(?:min(?:ute)?s?|m|station) ?\d{1,2}(?= ?[-:.])|\d{1,2} ?[.):](?=\s|$))/g;
+const tempo = /\btempo:? ?[\dx][\dx-]*|@ ?\d\dx\d\b/g;
+
+/** `EMOM 10`, `every 3:00 for 15:00`: what a clock comes to as a whole */
+const totalsOf = (workout: Workout): (number | null)[] =>
+  summarize(workout).parts.flatMap(
+    ({ seconds, capSeconds, setSeconds, rounds, sets }) => [seconds, capSeconds, setSeconds, rounds, sets].flat() as (number | null)[],
+  );
+
 /** @returns the figures of a text that are nowhere in what was read of it, as they were written */
 export function unusedFigures(text: string, workout: Workout): string[] {
   const numbers = new Set<number>();
-  numbersOf([workout.parts, workout.tiers], numbers);
+  numbersOf([workout.parts, workout.tiers, totalsOf(workout)], numbers);
   const all = [...numbers];
   const isUsed = ({ as }: Told): boolean => as.some((value) => all.some((number) => Math.abs(number - value) <= 0.006 * Math.max(1, value)));
   const stated = text
@@ -61,7 +84,7 @@ export function unusedFigures(text: string, workout: Workout): string[] {
     .filter((line) => !isNote(line))
     .join('\n');
   return normalLines(stated)
-    .map((line) => line.replace(numbered, ''))
+    .map((line) => line.replace(numbered, '').replace(labelled, '').replace(tempo, ''))
     .flatMap(told)
     .filter((each) => !isUsed(each))
     .map(({ text: figureText }) => figureText);

@@ -121,7 +121,11 @@ function withImplement(words: string): string | null {
   if (implement === undefined || rest.length === 0) return null;
   const base = rest.join(' ').replace(/s$/, '');
   const long = shortNames[base] ?? shortNames[`${base}s`] ?? baseNames[base] ?? base;
-  return findMovement(`${implement} ${long}`.trim());
+  const own = findMovement(`${implement} ${long}`.trim());
+  if (own !== null || implement === '') return own;
+  // `dumbbell front rack lunge`: one that is done with any of several
+  const id = findMovement(long);
+  return id !== null && movementOf(id).load?.implements.some((each) => each === implement) ? id : null;
 }
 
 const byName = (name: string): Named => ({ name, id: findMovement(name.split(',')[0]!), guessed: false });
@@ -164,6 +168,13 @@ export function slipAt(words: readonly string[], from: number): { named: Named; 
   return null;
 }
 function isSlip(text: string, name: string): boolean {
+  const [typedWords, nameWords] = [text.split(' '), name.split(' ')];
+  // a slip is within a word: `dumbbell front` is no `dumbbell row`
+  return typedWords.length > 1 && typedWords.length === nameWords.length
+    ? typedWords.every((word, at) => word === nameWords[at] || isSlipOfWord(word, nameWords[at]!))
+    : isSlipOfWord(text, name);
+}
+function isSlipOfWord(text: string, name: string): boolean {
   const bare = (words: string): string =>
     words
       .toLowerCase()

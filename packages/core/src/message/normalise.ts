@@ -151,6 +151,7 @@ const phrases: readonly (readonly [RegExp, Plain])[] = [
   [/(\d)\s+%/g, '$1%'],
   [/(\d)\s*(?:inches\b|inch\b|in(?=\s*(?:box|step|$|[,.;)])))/g, '$1"'],
   [/\brds\b/g, 'rounds'],
+  [/\b(\d+) rounds?,? each for time\b/g, '$1 sets for time'],
   [/\b(\d+)\s*(?:rd)\b/g, '$1 rounds'],
   [/(\d) ?rft\b/g, '$1 rounds for time'],
   [/\brft\b/g, 'rounds for time'],
@@ -179,10 +180,22 @@ const phrases: readonly (readonly [RegExp, Plain])[] = [
   [/\b(\d+)'(?!\w)/g, '$1 min'],
   [/(^|[\s(/;,@])(?::)(\d\d)\b/g, '$10:$2'],
   // a decimal comma stands before 5, 25 or 75, or before a unit
-  [/(?<![\d,])(\d{1,3}),(5|25|75)(?=\s*(?:kg|km|m\b|\/|\)|$|\s))(?!,)/g, '$1.$2'],
+  [/(?<![\d,])(\d{1,3}),(5|25|75)(?=\s*(?:kg|km|m\b|\/|\)|%|$|\s))(?!,)/g, '$1.$2'],
   [/(?<![\d,])(\d{1,3}),(\d{1,2})(?=\s*kg)/g, '$1.$2'],
   [/\b(\d)[.,](\d{3})(?=\s*m\b)/g, '$1$2'],
 ];
+
+const eachMass = /(\d+(?:\.\d+)?) ?(kg|lb)(?: (?:for |the |a )*([a-z]+))?/g;
+/** `men: 9 kg ball and 22.5 kg dumbbell. women: 6 kg ball and 15 kg dumbbell`: a load of each thing, both columns. */
+function inColumns(line: string): string {
+  const found = /\bmen(?: use|:)? ?:? (.*?\d.*?)[.;,]? (?:and )?women(?: use|:)? ?:? (.*\d.*)$/.exec(line);
+  if (!found) return line;
+  const [men, women] = [found[1]!, found[2]!].map((side) => [...side.matchAll(eachMass)]);
+  const isPaired = men!.length === women!.length && men!.length > 0 && men!.every(([, , unit, thing], at) => thing !== undefined && women![at]![2] === unit);
+  if (!isPaired) return line;
+  const columns = men!.map(([, mass, unit, thing], at) => `@${mass}/${women![at]![1]} ${unit} for ${thing}`);
+  return `${line.slice(0, found.index)}${columns.join(' , ')}`;
+}
 
 /** @returns lines, each lower case, trimmed; blank ones stay, since they part */
 export function normalLines(message: string): string[] {
@@ -197,6 +210,6 @@ export function normalLines(message: string): string[] {
         .replace(/^(?:[-*+>]\s+)+/, ''),
     );
     for (const [phrase, plain] of phrases) out = typeof plain === 'string' ? out.replace(phrase, plain) : out.replace(phrase, plain);
-    return out.replace(/\s+/g, ' ').trim();
+    return inColumns(out.replace(/\s+/g, ' ').trim());
   });
 }

@@ -31,6 +31,8 @@ const correction = 4;
 /** so many seconds of a movement, where a message says that reps count */
 const isTimed = ({ parts }: ParsedWorkout['workout']): boolean =>
   parts.some((part) => slotsOfPart(part).some(({ unit, count }) => unit === 's' && count.kind === 'fixed' && part.kind === 'forTime'));
+const noPlace = (figure: string): string => `“${figure}” found no place.`;
+const sameFigure = (a: string, b: string): boolean => a.replace(/[^\d.:]/g, '') === b.replace(/[^\d.:]/g, '');
 /** Work that the strict reader kept as a note: a movement with a figure beside it. */
 function workInNotes(text: string, diagnostics: readonly Diagnostic[]): string[] {
   const rows = text.split(/\r\n|\r|\n/);
@@ -39,7 +41,9 @@ function workInNotes(text: string, diagnostics: readonly Diagnostic[]): string[]
     .map(({ line, column, length }) => rows[line - 1]?.slice(column - 1, column - 1 + length) ?? '')
     .filter((note) => {
       const spans = normalLines(note).flatMap(spansOf);
-      return spans.some(({ k }) => k === 'movement') && spans.some(({ k }) => k === 'figure' || k === 'plus' || k === 'columns' || k === 'setsReps');
+      // `& pull-ups`
+      const isAlone = /^\s*[&+]/.test(note);
+      return spans.some(({ k }) => k === 'movement') && (isAlone || spans.some(({ k }) => k === 'figure' || k === 'columns' || k === 'setsReps'));
     });
 }
 /** Written as Gambito itself writes it: nothing is to be guessed, whatever stands in its notes. */
@@ -74,6 +78,13 @@ function otherReading(text: string, { workout }: ParsedWorkout, options: ReadOpt
   return [about('warning', 'read_as', message, text.slice(0, at).split('\n').length)];
 }
 
+/** The strict reading of a text that it did not take whole: its figures without a place are said as well. */
+function withUnused(text: string, strict: ParsedWorkout): ReadAny {
+  const told = strict.diagnostics.map(({ message }) => message).join(' ');
+  const silent = unusedFigures(text, strict.workout).filter((figure) => !told.includes(/[\d.:]+/.exec(figure)![0]));
+  return { ...strict, readAs: null, diagnostics: [...strict.diagnostics, ...silent.map((figure) => about('warning', 'unread_figure', noPlace(figure)))] };
+}
+
 export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAny {
   const strict = parseWorkout(text, options);
   const strictCost =
@@ -88,21 +99,21 @@ export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAn
   if (strictCost === 0 && strict.workout.parts.length > 0)
     return { ...strict, readAs: null, diagnostics: [...strict.diagnostics, ...otherReading(text, strict, options)] };
   const { notation, left, guessed, aside } = readMessage(text);
-  if (notation === '') return { ...strict, readAs: null };
+  if (notation === '') return withUnused(text, strict);
   const read = parseWorkout(notation, options);
   const slips = guessed.filter((each) => each.guessed);
   const unusedOnes = unusedFigures(text, read.workout);
   // either may know of one the other does not
-  const unplaced = unusedOnes.length > left.length ? unusedOnes : left;
+  const unplaced = [...left, ...unusedOnes.filter((figure) => !left.some((other) => sameFigure(figure, other)))];
   const cost = costOf(read.diagnostics) + guess * slips.length + unused * unplaced.length;
-  if (cost >= strictCost) return { ...strict, readAs: null };
+  if (cost >= strictCost) return withUnused(text, strict);
   return {
     ...read,
     readAs: notation,
     diagnostics: [
       about('info', 'read_as', `Read as: ${notation.replaceAll('\n', ' / ')}`),
       ...read.diagnostics,
-      ...unplaced.map((figure) => about('warning', 'unread_figure', `“${figure}” found no place.`)),
+      ...unplaced.map((figure) => about('warning', 'unread_figure', noPlace(figure))),
       ...(aside.length > 0 ? [about('warning', 'unread_words', `Left aside: “${aside.join('”, “')}”. Look whether any of it matters.`)] : []),
       ...slips.map(({ name }) => about('info', 'read_as', `Read as “${name}”.`)),
     ],

@@ -10,6 +10,8 @@ export type Span =
   | { readonly k: 'sets'; readonly count: number }
   | { readonly k: 'setsReps'; readonly sets: number; readonly reps: string; readonly unit: Unit | null }
   | { readonly k: 'ladder'; readonly rungs: readonly number[] }
+  /** so often the clock that follows */
+  | { readonly k: 'repeat'; readonly count: number }
   | { readonly k: 'forTime' }
   | { readonly k: 'quality' }
   | { readonly k: 'heavy'; readonly seconds: number | null; readonly reps: number | null }
@@ -32,7 +34,8 @@ export type Span =
   | { readonly k: 'label'; readonly label: number }
   | { readonly k: 'head' }
   | { readonly k: 'team'; readonly size: number }
-  | { readonly k: 'scaled' }
+  /** null: as prescribed */
+  | { readonly k: 'tier'; readonly name: string | null }
   | { readonly k: 'movement'; readonly named: Named }
   | { readonly k: 'part'; readonly hard: boolean }
   | { readonly k: 'plus' }
@@ -91,6 +94,12 @@ const phrases: readonly Phrase[] = [
   phrase(String.raw`(${T}|\d+)[ -]*emom\b`, (m) => ({ k: 'clock', clock: 'emom', seconds: minutesOr(m[1]) })),
   phrase(String.raw`emom(?: ?(?:of|in|for|-|:|x|@))* ?(${T}|\d+\b(?! ?(?:${U}\b|/|x|-)))`, (m) => ({ k: 'clock', clock: 'emom', seconds: minutesOr(m[1]) })),
   phrase(String.raw`emom\b`, () => ({ k: 'clock', clock: 'emom', seconds: null })),
+  phrase(String.raw`(?:the |your |a )?heav(?:y|iest) (single|double|triple)(?: in (${T}))?`, (m) => ({
+    k: 'heavy',
+    reps: m[1] === 'double' ? 2 : m[1] === 'triple' ? 3 : 1,
+    seconds: m[2] === undefined ? null : secondsOf(m[2]),
+  })),
+  phrase(String.raw`(\d+) ?x ?\(?(?=amrap|\d+ ?min amrap)`, (m) => ({ k: 'repeat', count: num(m[1]) })),
   phrase(String.raw`death by\b`, () => ({ k: 'clock', clock: 'deathBy', seconds: null })),
   phrase(String.raw`tabata\b`, () => ({ k: 'clock', clock: 'tabata', seconds: null })),
   phrase(String.raw`e(\d+)(m|s)(?:om)?(?: ?(?:x|for))? ?(?:(\d+)\b(?! ?(?:min|s\b|:\d))(?: ?(?:sets|rounds))?|(${T}))?`, (m) => ({
@@ -304,12 +313,18 @@ const phrases: readonly Phrase[] = [
     k: 'team',
     size: 2,
   })),
-  phrase(String.raw`(?:scaled|scaling|sc)\b ?:`, () => ({ k: 'scaled' })),
+  phrase(String.raw`(?:scaled|scaling|sc)\b ?:`, () => ({ k: 'tier', name: '' })),
+  phrase(String.raw`(?<=^)(?:rx|prescribed|as prescribed)(?= ?:? ?$)`, () => ({ k: 'tier', name: null })),
+  phrase(String.raw`(?<=^)(scaled|intermediate|beginners?|foundations?|advanced|masters(?: \d+\+?)?|light|newer)(?= ?:? ?$)`, (m) => ({
+    k: 'tier',
+    name: m[1]!,
+  })),
   phrase(String.raw`(?:min(?:ute)?|m) ?(\d)\b(?: ?[:.)-])?`, (m) => ({ k: 'label', label: num(m[1]) })),
+  phrase(String.raw`(?<=^)(\d{1,2}) ?[.)](?= \S)`, (m) => ({ k: 'label', label: num(m[1]) })),
   phrase(String.raw`(odd|even)(?: min(?:ute)?s?)?(?: ?[:-])?`, (m) => ({ k: 'label', label: m[0]!.startsWith('odd') ? 1 : 2 })),
   phrase(String.raw`(?:first|1st) (?:min(?:ute)?)\b`, () => ({ k: 'label', label: 1 })),
   phrase(
-    String.raw`(?:part|workout|wod|event|block|piece) [a-e\d]\b ?[:.)-]?|(?:strength|conditioning|metcon|finisher|accessory|engine|skill|warm-?up|cool-?down)\b ?[:.)-]?`,
+    String.raw`(?:part|workout|wod|event|block|piece) [a-e\d]\b ?[:.)-]?|(?:strength|conditioning|metcon|finisher|accessory|engine|skill|warm-?up(?! sets)|cool-?down)\b ?[:.)-]?`,
     () => ({ k: 'head' }),
   ),
   phrase(String.raw`(?:and )?then(?: an?)?(?: finish with)?\b|afterwards|followed by|after that|cash out with|finish with|straight onto|straight into`, () => ({

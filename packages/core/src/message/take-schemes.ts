@@ -16,6 +16,8 @@ export function takeClock(state: Assembly, kind: Kind, figures: Partial<Draft>):
     return;
   }
   Object.assign(draft, figures, { kind });
+  if (state.repeat !== null && kind === 'amrap') draft.sets = state.repeat;
+  state.repeat = null;
 }
 
 export function takeScheme(state: Assembly, kind: 'forTime' | 'quality', itemsFollow: boolean): void {
@@ -42,7 +44,7 @@ export function takeRounds(state: Assembly, count: number, word: 'rounds' | 'tim
   else state.begin().rounds = count;
 }
 
-export function takeSetsReps(state: Assembly, { sets, reps, unit }: Extract<Span, { k: 'setsReps' }>): void {
+export function takeSetsReps(state: Assembly, { sets, reps, unit }: Extract<Span, { k: 'setsReps' }>, isNamed: boolean): void {
   if (state.last && state.last.count === null) {
     const item = state.last;
     if (state.current.items.length > 1 || state.current.kind !== null) {
@@ -57,7 +59,12 @@ export function takeSetsReps(state: Assembly, { sets, reps, unit }: Extract<Span
   }
   state.begin();
   state.current.sets = sets;
-  state.pending = { count: reps, unit, alone: true };
+  // `Work sets: 3 x 5 @ 80%`, under the name of the lift
+  if (!isNamed && unit === null && state.lift !== null) {
+    const item = state.item(state.lift, { count: reps });
+    state.current.items.push(item);
+    state.last = item;
+  } else state.pending = { count: reps, unit, alone: true };
 }
 
 /** Squats with loads of their own sets are back squats (common practice). */
@@ -66,8 +73,10 @@ function asBackSquat(item: Item): void {
 }
 /** `3@70 3@75 3@80%`: a set each */
 export function takeSeries(state: Assembly, { reps, loads, unit }: Extract<Span, { k: 'series' }>): void {
-  const item = state.last ?? state.current.items.at(-1);
-  if (!item) return;
+  const named = state.last ?? state.current.items.at(-1);
+  if (!named && state.lift === null) return;
+  const item = named ?? state.item(state.lift);
+  if (!named) state.current.items.push(item);
   asBackSquat(item);
   if (state.current.items.length > 1) {
     state.current.items.pop();

@@ -1,5 +1,6 @@
 /** Hard and easy by turns, steady pieces, and windows of a running clock. */
 import type { Assembly } from './assembly';
+import { newDraft } from './draft';
 import type { Named } from './gazetteer';
 import type { Span } from './spans';
 
@@ -33,6 +34,11 @@ export function takeSteady(state: Assembly, { seconds, way }: Extract<Span, { k:
 
 /** A part of its own. */
 export function takeWindow(state: Assembly, { from, to }: Extract<Span, { k: 'window' }>): void {
-  const draft = state.begin();
+  // a window with nothing in it is one as well: it is a rest
+  const draft = state.current.window === null ? state.begin() : newDraft();
+  if (draft !== state.current) state.drafts.push(draft);
+  state.last = null;
+  // `15 minutes on the clock` over its windows is their sum
+  if (draft.items.length === 0) Object.assign(draft, { kind: null, seconds: null });
   draft.window = { from, to };
 }

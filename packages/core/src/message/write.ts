@@ -1,6 +1,6 @@
 /** Parts as a message told them → plain notation. */
 import { formatClock } from '../units/duration';
-import type { Draft, Item } from './draft';
+import { newDraft, type Draft, type Item } from './draft';
 
 const units: Readonly<Record<string, string>> = { m: ' m', km: ' km', mile: ' mile', foot: ' ft', cal: ' cal', s: ' s' };
 
@@ -45,7 +45,7 @@ function headOf(draft: Draft): string {
   const capped = cap === null ? '' : `, cap ${formatClock(cap)}`;
   switch (kind) {
     case 'amrap':
-      return `AMRAP${inTime === '' && cap !== null ? ` ${formatClock(cap)}` : inTime}`;
+      return `AMRAP${inTime === '' && cap !== null ? ` ${formatClock(cap)}` : inTime}${sets === null ? '' : ` x ${sets}${restText(draft)}`}`;
     case 'emom':
       return `EMOM${inTime}`;
     case 'every':
@@ -64,7 +64,6 @@ function headOf(draft: Draft): string {
       if (sets !== null) return `${sets} sets for time${capped}${restText(draft)}`;
       return `${rounds === null ? '' : `${rounds} rounds `}for time${capped}${restText(draft)}`;
     default:
-      if (draft.window !== null) return `AMRAP ${formatClock(draft.window.to - draft.window.from)}`;
       if (sets !== null) return `${sets} sets${restText(draft)}`;
       if (rounds !== null) return `${rounds} rounds${restText(draft)}`;
       return draft.ladder === null ? 'for quality' : 'for time';
@@ -86,10 +85,8 @@ function stationsText(draft: Draft, rounds: number): string {
 function partText(draft: Draft): string {
   const { kind, times, rounds, items } = draft;
   if (kind === 'onOff' && times === null && rounds !== null && items.length > 1) return stationsText(draft, rounds);
-  const timed = draft.window === null || draft.seconds !== null ? draft : { ...draft, seconds: draft.window.to - draft.window.from };
-  const lines = [headOf(timed)];
+  const lines = [headOf(draft)];
   if (draft.kind === 'rest') return lines[0]!;
-  if (draft.window !== null) lines.push(`window: ${formatClock(draft.window.from)}-${formatClock(draft.window.to)}`);
   if (draft.team !== null) lines.push(`in teams of ${draft.team}, you go I go`);
   if (draft.vest !== null) lines.push(`with vest${draft.vest === '' ? '' : ` ${draft.vest}`}`);
   if (draft.ladder) lines.push(draft.ladder.join('-'));
@@ -110,26 +107,43 @@ function withoutTalk(draft: Draft): Draft {
   return kept.length === 0 && draft.items.some(({ amongWords }) => !amongWords) ? draft : { ...draft, items: kept };
 }
 
-/** Windows that follow each other without a gap need not be told. */
-function withWindows(drafts: readonly Draft[]): Draft[] {
-  const own = drafts.flatMap(({ window }) => window ?? []);
-  const isGapless = own[0]?.from === 0 && own.every(({ from }, at) => at === 0 || own[at - 1]!.to === from);
-  return drafts
-    .filter(({ window, items }) => window === null || items.length > 0)
-    .map((draft) =>
-      isGapless && draft.window
-        ? { ...draft, seconds: draft.seconds ?? draft.window.to - draft.window.from, window: null, kind: draft.kind ?? 'amrap' }
-        : draft,
-    );
+/** One window after the other: what is between them, and one without work, is rest. */
+function withRests(drafts: readonly Draft[]): Draft[] {
+  const out: Draft[] = [];
+  let until = 0;
+  const rest = (seconds: number): void => void (seconds > 0 && out.push({ ...newDraft(), kind: 'rest', seconds }));
+  for (const draft of drafts) {
+    if (draft.window === null) out.push(draft);
+    else if (draft.items.length > 0 || draft.kind === 'heavy') {
+      const { from, to } = draft.window;
+      rest(from - until);
+      out.push({ ...draft, window: null, seconds: draft.seconds ?? to - from, kind: draft.kind ?? 'amrap' });
+      until = to;
+    }
+  }
+  return out;
+}
+
+/** whom a version is for, as the strict reader has it */
+function tierText(tier: string, parts: readonly Draft[]): string {
+  return `## scaled${tier === '' || tier === 'scaled' ? '' : `\nnote: ${tier}`}\n${parts.map(partText).join('\n\n')}`;
 }
 
 /** @param title of the workout, null where none was told */
 export function notationOf(drafts: readonly Draft[]): string {
-  const parts = withWindows(drafts.map(withoutTalk).filter(isWhole));
+  const parts = withRests(drafts.map(withoutTalk)).filter(isWhole);
   // a rest before or after everything is none
   while (parts.at(-1)?.kind === 'rest') parts.pop();
   while (parts[0]?.kind === 'rest') parts.shift();
-  const whole = parts.filter(({ scaled }) => !scaled).map(partText);
-  const scaled = parts.filter((part) => part.scaled).map(partText);
-  return [...whole, ...(scaled.length > 0 ? [`## scaled\n${scaled.join('\n\n')}`] : [])].join('\n\n');
+  const whole = parts.filter(({ tier }) => tier === null).map(partText);
+  const tiers = [...new Set(parts.flatMap(({ tier }) => tier ?? []))];
+  return [
+    ...whole,
+    ...tiers.map((tier) =>
+      tierText(
+        tier,
+        parts.filter((part) => part.tier === tier),
+      ),
+    ),
+  ].join('\n\n');
 }

@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { seededRandom } from '../../src/units/random';
 import { readMessage } from '../../src/message/read-message';
 import { readWorkoutText } from '../../src/message/read-any';
+import { unusedFigures } from '../../src/message/figures-used';
 import { parseWorkout } from '../../src/notation/parse-workout';
 import { cases } from '../cases';
 import { meaningOf } from './meaning';
@@ -27,13 +28,13 @@ describe('messages of strangers', () => {
   test('are read right, of each style, no less often than before', () => {
     const right = new Map<string, number>();
     for (const each of all) if (each.isRight) right.set(each.style, (right.get(each.style) ?? 0) + 1);
-    const least = { chat: 20, voice: 4, whiteboard: 21, spreadsheet: 3, document: 14 };
+    const least = { chat: 28, voice: 6, whiteboard: 28, spreadsheet: 4, document: 26 };
     for (const [style, count] of Object.entries(least)) expect([style, (right.get(style) ?? 0) >= count]).toEqual([style, true]);
   });
   test('what is not read right is said, but for a few that are known', () => {
     const silent = all.filter(({ isRight, isTold }) => !isRight && !isTold).map(({ n }) => n);
     // read by the strict reader whole, with another scheme than was meant
-    const known = [8, 23, 79, 211, 236, 268];
+    const known = [8, 79, 211, 268];
     expect(silent.filter((n) => !known.includes(n))).toEqual([]);
   });
   test('a figure is used or said, with greetings, emoji, bullets, case and slips added', () => {
@@ -45,14 +46,15 @@ describe('messages of strangers', () => {
       (text: string) => `${text}\nsee you there 💪`,
       (text: string) => text.replace(/([a-z])([a-z])(?=[a-z]{3})/, '$2$1'),
     ];
-    for (let at = 0; at < cases(40, 400); at++) {
-      const { text } = corpus[Math.floor(random() * corpus.length)]!;
+    const silent: string[] = [];
+    for (let at = 0; at < cases(60, 600); at++) {
+      const { n, text } = corpus[Math.floor(random() * corpus.length)]!;
       const noisy = noise[Math.floor(random() * noise.length)]!(text);
-      expect(() => readWorkoutText(noisy)).not.toThrow();
-      const { notation } = readMessage(noisy);
-      // plain notation reads back as itself
-      expect(meaningOf(parseWorkout(notation))).toBe(meaningOf(parseWorkout(notation)));
+      const { workout, diagnostics } = readWorkoutText(noisy);
+      const told = diagnostics.map(({ message }) => message).join(' ');
+      for (const figure of unusedFigures(noisy, workout)) if (!told.includes(/[\d.:]+/.exec(figure)![0])) silent.push(`${n}: ${figure}`);
     }
+    expect(silent).toEqual([]);
   });
 });
 
@@ -64,6 +66,49 @@ describe('a message', () => {
     ['4 rope climbs... jk 1 rope climb, for time', 'for time\n1 rope climb'],
     ['twelve minute cap, for time: twenty one fifteen nine, thrusters at forty kilos and pull ups', 'for time, cap 12:00\n21-15-9\nthruster @ 40 kg\npull-up'],
   ])('%j', (text, notation) => expect(readMessage(text).notation).toBe(notation));
+  test.each([
+    // a running clock: one window after the other, what is between them is rest
+    [
+      '0:00-6:00: 800m run then max burpees\n6:00-8:00 rest\n8:00-14:00: 10 pull ups, 20 sit ups',
+      'AMRAP 6:00\n800 m run\nmax burpee\n\nrest 2:00\n\nAMRAP 6:00\n10 pull-up\n20 sit-up',
+    ],
+    // hard and easy by turns, on what was named
+    ['Bike intervals\n8 x (30 sec hard / 30 sec easy)', '8 rounds\n30 s bike\n30 s bike'],
+    ['6 x 400m with 90 sec walk between each', '6 sets, rest 1:30 between\n400 m run'],
+    // second columns
+    ['3 rounds for time\n15 box jumps 24" (W 20")\n20 cal row (women 15)', '3 rounds for time\n15 box jump @ 24/20 in\n20/15 cal row'],
+    ['6 rft\n15 wb 20# 14#\n10 s2oh 115# 75#', '6 rounds for time\n15 wall ball @ 20/14 lb\n10 shoulder-to-overhead @ 115/75 lb'],
+    [
+      'for time\n100 wall balls\n60 dumbbell snatches\nMen: 9 kg ball and 22,5 kg dumbbell. Women: 6 kg ball and 15 kg dumbbell.',
+      'for time\n100 wall ball @ 9/6 kg\n60 dumbbell snatch @ 22.5/15 kg',
+    ],
+    // versions for others
+    ['AMRAP 9\nRX\n8 pull ups\nBEGINNER\n8 ring rows', 'AMRAP 9:00\n8 pull-up\n\n## scaled\nnote: beginner\nAMRAP 9:00\n8 ring row'],
+    // stations by the clock, and reps that count
+    ['3 times round, 40 work 20 to change: row, step ups, dead bugs', '3 rounds\n40 s row\nrest 0:20\n40 s step-up\nrest 0:20\n40 s dead bug'],
+    ['4 rounds: 1 min row for cals, 1 min step ups. add up total reps', '4 rounds\n1:00 max cal row\n1:00 max step-up'],
+    ['4 x AMRAP 3, rest 1 min between\n6 burpees\n8 push ups', 'AMRAP 3:00 x 4, rest 1:00 between\n6 burpee\n8 push-up'],
+    // names and efforts
+    ['3 sets of db bench 12, 60 sec between sets', '3 sets, rest 1:00 between\n12 dumbbell bench press'],
+    ['push press 4x4 @ RPE 7, rest 2 min', '4 sets, rest 2:00 between\n4 push press @ RPE 7'],
+    ['squats: 5@65% 3@75% 1@85%, 3 min rest', '3 sets, rest 3:00 between\n5-3-1\nback squat @ 65/75/85%'],
+    ['1:00 easy row then 10 air squats', 'for quality\n1:00 row\n10 air squat'],
+    ['ten poll ups fifteen air squads for time', 'for time\n10 pull-up\n15 air squat'],
+    ['front squat: build up to a heavy triple in 15 min', 'max load in 15:00\n3 front squat'],
+  ])('%j', (text, notation) => expect(readMessage(text).notation).toBe(notation));
+  test.each([
+    ['AMRAP 12\n8 burpees\n12 lunges (6 per leg)\nScore: 3 points each', ['6 per leg', 'score: 3 points each']],
+    [
+      'every 4 min x5: 250m run, 12 wall balls. if thats less than a min cut the wall balls to 10 next round',
+      ['if thats less than 1 min cut the wall balls to 10 next round'],
+    ],
+    ['4 rounds: 400 m run (no route? 500 m row), 20 sit ups', ['no route? 500 m row']],
+    ['Strict press 5 sets of 3\nTempo: 3 s down, 1 s pause', ['tempo: 3 s down, 1 s pause']],
+  ])('what stands beside the work is told whole, and is no work: %j', (text, aside) => expect(readMessage(text).aside).toEqual(expect.arrayContaining(aside)));
+  test('work that would be kept as a note is read, or the note is no longer cheap', () => {
+    expect(readWorkoutText('run 800, 50 squats, run 800, 50 situps, run 800. for time.').readAs).toContain('50 sit-up\n800 m run');
+    expect(readWorkoutText('3 rounds for time\n8 pull ups\n12 rope climbs... jk 2 rope climbs').readAs).toContain('2 rope climb');
+  });
   test('two figures of a lift are masses where the scheme counts, and a count that is followed by another is said', () => {
     expect(readMessage('21-15-9 burpees and swings 24/16').notation).toContain('kettlebell swing @ 24/16 kg');
     expect(readMessage('30 min: run 1k easy then 5 rounds of 10 swings 16kg').left).toContain('1 km');
