@@ -33,23 +33,24 @@ export const away = Symbol('away');
 export function serverOf(answers: Answers) {
   const asked: Asked[] = [];
   let now: Answers = answers;
-  globalThis.fetch = jest.fn((address: unknown, options: { method?: string; body?: unknown } = {}) => {
+  globalThis.fetch = jest.fn(async (address: unknown, options: { method?: string; body?: unknown } = {}) => {
     const { method = 'GET' } = options;
     const path = String(address).replace(/^\/api/, '');
     const body: unknown = typeof options.body === 'string' ? JSON.parse(options.body) : (options.body ?? null);
     asked.push({ method, path, body });
     const known = now[`${method} ${path}`];
-    const answer: unknown = typeof known === 'function' ? (known as (body: unknown) => unknown)(body) : known;
-    if (answer === away) return Promise.reject(new TypeError('Failed to fetch'));
+    // an answer that is held is a promise
+    const answer: unknown = await (typeof known === 'function' ? (known as (body: unknown) => unknown)(body) : known);
+    if (answer === away) throw new TypeError('Failed to fetch');
     const problem = answer instanceof Refused ? answer.problem : answer === undefined ? { status: 404, title: `nobody answers ${method} ${path}` } : null;
     const text = JSON.stringify(problem ? { code: 'refused', ...problem } : answer);
-    return Promise.resolve({
+    return {
       ok: problem === null,
       status: problem?.status ?? 200,
       headers: { get: () => null },
       text: () => Promise.resolve(text),
       json: () => Promise.resolve(JSON.parse(text) as unknown),
-    });
+    };
   }) as unknown as typeof fetch;
   return {
     /** all but readings */

@@ -101,6 +101,27 @@ describe('a decision of the coach', () => {
     await staged.user.click(within(panel).getByRole('button', { name: 'Redo the last choice' }));
     await waitFor(() => expect(staged.locks.get(1)).toHaveLength(1));
   });
+  test('is undone although its answer has not come yet: one goes after the other', async () => {
+    let answer = (): void => undefined;
+    const held = new Promise<void>((resolve) => (answer = resolve));
+    const arrived: unknown[] = [];
+    const slowly = async (body: unknown): Promise<unknown> => {
+      const { locks: after } = body as { locks: Lock[] };
+      if (arrived.push(after.length) === 1) await held;
+      return { locks: after };
+    };
+    const staged = adapting([orli], { 'PUT /workouts/7/locks/1': slowly });
+    const panel = await open(staged, 'Orlindo');
+    await staged.user.click(line(panel, /push-up/));
+    await staged.user.click((await within(panel).findAllByRole('button', { name: /^Take / }, { timeout: 20_000 }))[0]!);
+    await staged.user.click(within(panel).getByRole('button', { name: 'Undo the last choice' }));
+    await waitFor(() => expect(within(panel).queryByLabelText('locked')).toBeNull(), { timeout: 20_000 });
+    expect(arrived).toEqual([1]);
+    answer();
+    await waitFor(() => expect(arrived).toEqual([1, 0]));
+    await waitFor(() => expect(line(panel, /^12 push-up/)).toBeTruthy(), { timeout: 20_000 });
+    expect(within(panel).queryByLabelText('locked')).toBeNull();
+  });
   test('leaves what another window decided meanwhile, and shows it with the answer', async () => {
     const staged = adapting();
     const panel = await open(staged, 'Orlindo');

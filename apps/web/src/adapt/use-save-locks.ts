@@ -22,10 +22,16 @@ export function useSaveLocks(workoutId: number) {
     });
   };
   return useMutation({
+    mutationKey: key,
+    // one after the other: an undo that arrives before its decision would be lost
+    scope: { id: key.join('/') },
     mutationFn: ({ athleteId, from, to }: LockMove) =>
       api<{ locks: Lock[] }>(`/workouts/${workoutId}/locks/${athleteId}`, { method: 'PUT', body: { locks: to, before: from } }),
     onMutate: ({ athleteId, from, to }) => put(athleteId, (standing) => mergedLocks(standing, from, to)),
-    onSuccess: ({ locks }, { athleteId }) => put(athleteId, () => locks),
+    // while another one waits, what is on the screen is newer than this answer
+    onSuccess: ({ locks }, { athleteId }) => {
+      if (client.isMutating({ mutationKey: key }) <= 1) put(athleteId, () => locks);
+    },
     onError: (error, { athleteId, from, to }) => {
       put(athleteId, (standing) => mergedLocks(standing, to, from));
       toast.error(messageOf(error));

@@ -178,6 +178,12 @@ function route(amounts: Amounts): Made {
   const metres = [...amounts.metres];
   return made([{ kind: 'route', metres }]);
 }
+/** m; nobody skips with a longer one */
+const longestSkippingRope = 3.5;
+const ropeOf: Family['make'] = ({ metres }) =>
+  metres.some((length) => length > longestSkippingRope)
+    ? made([{ kind: 'climbingRope' }], ['a rope of that length is taken as one to climb'])
+    : made([{ kind: 'rope' }]);
 const plain =
   (kind: PlainItem['kind']): Family['make'] =>
   () =>
@@ -339,7 +345,7 @@ const specs: readonly Spec[] = [
     none,
     plain('climbingRope'),
   ],
-  ['rope', [['rope'], ['skipping|jump|speed', 'rope']], '“rope”', none, plain('rope')],
+  ['rope', [['rope'], ['skipping|jump|speed', 'rope']], '“rope”', none, ropeOf],
   ['box', [['box|crate'], ['plyo', 'box'], ['jump', 'box']], 'a height, such as “box 50 cm”', heights, furniture('box', 50)],
   ['table', [['table|workbench|desk']], 'a height, such as “table 75 cm”', heights, furniture('table', 75)],
   ['chair', [['chair|chairs|stool|stools']], 'a height, such as “chair 45 cm x 2”', heights, furniture('chair', 45)],

@@ -146,7 +146,7 @@ const phrases: readonly (readonly [RegExp, Plain])[] = [
   [/(\d)\s*(?:calories|calorie|cals)\b/g, '$1 cal'],
   [/(\d)c(?= (?:row|bike|ski|air|fan))/g, '$1 cal'],
   [/(\d)\s*(?:miles?|mi)\b/g, '$1 mile'],
-  [/(\d)\s*(?:feet|foot|ft)\b(?=\s*(?:of|walk|carry|lunge|rope|x|,|\))|$)/g, '$1 foot'],
+  [/(\d)\s*(?:feet|foot|ft)\b(?=\s*(?:of|walk|carry|lunge|rope|handstand|hs|bear|crawl|overhead|front|x|,|\))|$)/g, '$1 foot'],
   [/(\d)\s*(?:percent|pct|per cent)\b/g, '$1%'],
   [/(\d)\s+%/g, '$1%'],
   [/(\d)\s*(?:inches\b|inch\b|in(?=\s*(?:box|step|$|[,.;)])))/g, '$1"'],

@@ -16,7 +16,13 @@ export interface ReadAny extends ParsedWorkout {
 const costs: Readonly<Record<Diagnostic['level'], number>> = { error: 10, warning: 3, info: 0 };
 /** remarks on the workout, not on how it was read */
 const ofWorkout = new Set<Diagnostic['code']>(['no_cap', 'cap_assumed_open', 'minutes_do_not_add_up', 'team', 'open_rest']);
-const costOf = (diagnostics: readonly Diagnostic[]): number => diagnostics.reduce((sum, { level, code }) => sum + (ofWorkout.has(code) ? 0 : costs[level]), 0);
+/** a whole clause that was taken for a name: five words and more */
+const clause = /^“(?:[^” ]+ ){4,}/;
+const costOf = (diagnostics: readonly Diagnostic[]): number =>
+  diagnostics.reduce(
+    (sum, { level, code, message }) => sum + (ofWorkout.has(code) ? 0 : costs[level] * (code === 'unknown_movement' && clause.test(message) ? 2 : 1)),
+    0,
+  );
 /** a name that was guessed weighs as much as one that is not known */
 const guess = 3;
 /** work among the notes is no note */

@@ -6,7 +6,7 @@ import type { Named } from './gazetteer';
 import { normalLines } from './normalise';
 import { spansOf, type Span } from './spans';
 import { tableAsSentences } from './table';
-import { notationOf } from './write';
+import { leftAsTalk, notationOf } from './write';
 
 export interface ReadMessage {
   /** the workout in plain notation; blank where nothing was found */
@@ -52,5 +52,5 @@ export function readMessage(message: string): ReadMessage {
   const spans = lines.map((line) => spansOf(line.slice(0, longestLine)));
   const { drafts, left, guessed } = assemble(spans);
   if (countsReps(text)) for (const draft of drafts) draft.maxAll ||= isTimed(draft);
-  return { notation: notationOf(drafts), left, guessed, aside: [...aside, ...spans.flatMap(wordsAside)] };
+  return { notation: notationOf(drafts), left, guessed, aside: [...aside, ...leftAsTalk(drafts), ...spans.flatMap(wordsAside)] };
 }

@@ -244,6 +244,12 @@ const phrases: readonly Phrase[] = [
     unit: m[2] === '"' ? 'in' : unitOf(m[2]),
   })),
   phrase(String.raw`@(${N})\/(${N}) (kg|lb) for (\w+)`, (m) => ({ k: 'columnsFor', thing: m[4]!, men: num(m[1]), women: num(m[2]), unit: unitOf(m[3]) })),
+  // a share of another lift, and laps of a length nobody told: no figure of the work
+  phrase(
+    String.raw`@? ?${N}(?:-${N})?% of (?:your |my |the |a )?(?:best |max )?(?:clean and jerk|clean|snatch|jerk|front squat|back squat|squat|deadlift|press|bench)\b`,
+    (m) => ({ k: 'word', text: m[0]!.trim() }),
+  ),
+  phrase(String.raw`(\d+) (?:laps?|lengths?|loops?)\b`, (m) => ({ k: 'word', text: m[0]! })),
   // figures
   phrase(String.raw`(${N}) ?(kg|lb) (${N}) ?(kg|lb)\b`, (m) =>
     m[2] === m[4] ? { k: 'figure', values: [num(m[1]), num(m[3])], high: null, unit: unitOf(m[2]), count: null, at: true } : null,

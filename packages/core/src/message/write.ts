@@ -98,6 +98,13 @@ function partText(draft: Draft): string {
 
 const isWhole = ({ kind, items }: Draft): boolean => kind === 'rest' || items.length > 0;
 
+/** names that stand in a message without being work: talk, or something that was not understood */
+export const leftAsTalk = (drafts: readonly Draft[]): string[] =>
+  drafts.flatMap((draft) => {
+    const kept = new Set(withoutTalk(draft).items);
+    return draft.items.filter((item) => !kept.has(item)).flatMap(({ named }) => named?.name.toLowerCase() ?? []);
+  });
+
 /** A name without a count is talk, but where the scheme counts: a ladder, minutes with labels, work and rest by the clock. */
 function withoutTalk(draft: Draft): Draft {
   const counts = draft.ladder !== null || draft.kind === 'deathBy' || draft.kind === 'onOff' || draft.kind === 'heavy';

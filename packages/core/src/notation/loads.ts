@@ -2,6 +2,7 @@
 import { poundsToKilograms, type MassUnit } from '../units/mass';
 import { isWithin, ranges } from '../units/ranges';
 import type { Columns, Effort, Prescription } from '../workout/workout';
+import { findMovement } from '../movements/names';
 import type { Cursor } from '../text/cursor';
 import { readColumns, readFigures, readMassUnit, readTempo } from '../text/figures';
 
@@ -21,11 +22,18 @@ function readImplementCount(cursor: Cursor): 1 | 2 {
 
 const inKilograms = (figure: number, unit: MassUnit): number => (unit === 'lb' ? poundsToKilograms(figure) : figure);
 
+const readSecondPair = (cursor: Cursor): number | null =>
+  cursor.try((c) => (c.sign('/') && c.peek()?.text === '2' && c.isWord('x', 1) && c.isNumber(2) ? ((c.at += 2), c.next()!.value) : null));
+
 /** The figures of a load, a unit said once or behind each: `60/40 kg`, `60kg/40kg`, `60/70/80 kg`. */
 function readMassFigures(cursor: Cursor): { figures: number[]; unit: MassUnit | null } | null {
-  const figures = readFigures(cursor, ['/']);
+  const isPairedTwice = cursor.isNumber() && cursor.isSign('/', 1) && cursor.peek(2)?.text === '2' && cursor.isWord('x', 3);
+  const figures = isPairedTwice ? [cursor.next()!.value] : readFigures(cursor, ['/']);
   if (figures.length === 0) return null;
+  // `2x15/2x10 kg`: the pair is told twice
+  const pairedTwice = figures.length === 1 ? readSecondPair(cursor) : null;
   const unit = readMassUnit(cursor);
+  if (pairedTwice !== null) return { figures: [...figures, pairedTwice], unit };
   if (unit !== null && figures.length === 1 && cursor.isSign('/') && cursor.isNumber(1)) {
     const second = cursor.try((c) => {
       const more = c.sign('/') ? readFigures(c) : [];
@@ -88,9 +96,18 @@ function readShare(cursor: Cursor): Extract<ReadLoad, { kind: 'load' }> | null {
     return { kind: 'load', load: { kind: 'share', men: high!, women: high!, low: low! }, unitAssumed: false };
   });
 }
+/** `70% of clean`, `of your best snatch` */
+function namesLift(cursor: Cursor): boolean {
+  const ahead = cursor.part(cursor.at, cursor.end);
+  ahead.phrase('your|my|the', 'best?');
+  ahead.phrase('best');
+  return [3, 2, 1].some((count) => ahead.at + count <= ahead.end && findMovement(ahead.text(ahead.at, ahead.at + count)) !== null);
+}
 function readPercent(cursor: Cursor): boolean {
   if (!cursor.sign('%') && !cursor.word('percent')) return false;
-  cursor.word('of');
+  const isOf = cursor.word('of');
+  // a share of another lift is no share of this one: it is kept as a note, and said
+  if (isOf && namesLift(cursor)) return false;
   if (cursor.peek()?.text === '1' && cursor.isWord('rm', 1)) cursor.at += 2;
   else cursor.word('max');
   return true;
@@ -116,11 +133,19 @@ export function readHeight(cursor: Cursor): Extract<ReadLoad, { kind: 'height' }
     if (!figures) return null;
     const factor = heightFactor(cursor);
     if (factor === null) return null;
+    const second = figures.men === figures.women ? readSecondHeight(cursor) : null;
     cursor.phrase('target|high|box');
-    const heightCm = { men: Math.round(figures.men * factor), women: Math.round(figures.women * factor) };
+    const heightCm = { men: Math.round(figures.men * factor), women: Math.round(second ?? figures.women * factor) };
     return isWithin(heightCm.men, ranges.heightCm) && isWithin(heightCm.women, ranges.heightCm) ? { kind: 'height', heightCm } : null;
   });
 }
+/** `24"/20"`, `60 cm/50 cm`: cm of the second column */
+const readSecondHeight = (cursor: Cursor): number | null =>
+  cursor.try((c) => {
+    const figure = c.sign('/') && c.isNumber() ? c.next()!.value : null;
+    const factor = figure === null ? null : heightFactor(c);
+    return figure === null || factor === null ? null : figure * factor;
+  });
 function heightFactor(cursor: Cursor): number | null {
   cursor.try((c) => (c.sign('-') && c.isWord(['inch', 'in', 'cm', 'foot', 'ft']) ? true : null));
   if (cursor.word('cm')) return 1;

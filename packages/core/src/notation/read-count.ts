@@ -137,12 +137,22 @@ function readTimesOf(cursor: Cursor): number | null {
   });
 }
 
+/** `2+2+2`: one set with short breaks in it; as many as that in all. */
+const readCluster = (cursor: Cursor): number | null =>
+  cursor.try((c) => {
+    const figures: number[] = c.isNumber() ? [c.next()!.value] : [];
+    while (c.sign('+') && c.isNumber()) figures.push(c.next()!.value);
+    return figures.length >= 3 && c.peek()?.kind === 'word' ? figures.reduce((sum, figure) => sum + figure, 0) : null;
+  });
+
 /** `5+5`, before a word: so many each side. */
 function readBothSides(cursor: Cursor): number | null {
   return cursor.try((c) => {
     const left = c.isNumber() ? c.next()!.value : NaN;
     if (!c.sign('+')) return null;
     const right = c.isNumber() ? c.next()!.value : NaN;
+    // `2+2+2` is a cluster, no count a side
+    if (c.isSign('+') && c.isNumber(1)) return null;
     const linked = readUnit(c) !== null || c.peek()?.kind === 'word';
     return left === right && linked ? left : null;
   });
@@ -161,6 +171,11 @@ function readPlain(cursor: Cursor, draft: Draft): boolean {
     const seconds = readDuration(cursor, 'none')!;
     draft.count = fixed({ men: seconds, women: seconds });
     draft.unit = 's';
+    return true;
+  }
+  const cluster = readCluster(cursor);
+  if (cluster !== null) {
+    draft.count = fixed({ men: cluster, women: cluster });
     return true;
   }
   const sided = readBothSides(cursor);

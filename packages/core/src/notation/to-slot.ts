@@ -191,10 +191,13 @@ function lookUpImplement(name: string): Found | null {
   return found && { ...found, said: null, note: null };
 }
 
+/** of a way whose length nobody told */
+const lengths = /^(?:laps?|lengths?|loops?)\b/i;
 /** `row` with a load or a count of reps pulls; with metres, calories or minutes it is the machine. */
 function rowMeant(id: string, draft: Draft): string {
   if (id !== 'row') return id;
-  const machine = draft.unit === 'm' || draft.unit === 'cal' || draft.unit === 's' || draft.count === null || draft.count.kind !== 'fixed';
+  if (draft.unit === 'm' || draft.unit === 'cal' || draft.notes.some(({ text }) => lengths.test(text))) return id;
+  const machine = draft.unit === 's' || draft.count === null || draft.count.kind !== 'fixed';
   return draft.load !== null || (!machine && draft.unit === null && /rows?$/i.test(draft.name)) ? 'bent-over-row' : id;
 }
 
@@ -287,6 +290,16 @@ function withinLimits(draft: Draft, context: SlotContext): void {
   draft.count = { kind: 'fixed', men: Math.min(count.men, most.figure), women: Math.min(count.women, most.figure), low: count.low };
 }
 
+/** `row 4 laps`, `55 shuttle run`: figures whose unit is taken for granted. */
+function tellLengths(draft: Draft, movement: Movement, context: SlotContext): void {
+  const lap = draft.notes.find(({ text }) => lengths.test(text));
+  if (draft.count?.kind !== 'fixed') return;
+  const figure = draft.count.men;
+  const span = context.span(draft.nameFrom, draft.nameTo);
+  if (lap) context.report({ code: 'unread_figure', span, text: `${figure} ${lap.text}` });
+  else if (movement.id === 'shuttle-run' && draft.unit === null) context.report({ code: 'read_as', span, text: `${figure} ${draft.name}`, as: `${figure} m` });
+}
+
 /** Words that no figure, load or ladder makes work: said to the athlete rather than counted. */
 const isWordsAlone = (draft: Draft, context: SlotContext, place: Place, inherited: Inherited | null): boolean =>
   context.bare === 'missing' &&
@@ -331,6 +344,7 @@ export function toSlot(draft: Draft, cursor: Cursor, context: SlotContext, place
   settleQuotes(draft, movement);
   settleBare(draft, movement, cursor, context);
   withinLimits(draft, context);
+  tellLengths(draft, movement, context);
   if (draft.count?.kind === 'fixed' && draft.count.men <= 0) {
     context.report({ code: 'zero_count', span: context.span(draft.nameFrom, draft.nameTo), text: `0 ${draft.name}` });
     return null;

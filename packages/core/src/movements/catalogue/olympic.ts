@@ -305,6 +305,24 @@ export const olympicLifts = [
     },
   ),
   composite(
+    'single-dumbbell-hang-clean-and-jerk',
+    [
+      { of: dumbbellHangPowerClean, times: 1 },
+      { of: dumbbellPress, times: 1 },
+    ],
+    {
+      onlyAsWritten: true,
+      load: held('shoulder', 1, 'dumbbell', 'kettlebell'),
+      side: 'alternating',
+      ...bellsOverhead,
+      fast: true,
+      limit: ofLift('strictPress', 0.62),
+      aliases: ['single-arm dumbbell hang clean and jerk', 'single dumbbell hang clean and jerk', 'single-arm hang clean and jerk', 'kettlebell hang clean and jerk'],
+      easier: ['single-dumbbell-clean-and-press'],
+      harder: ['dumbbell-hang-clean-and-jerk'],
+    },
+  ),
+  composite(
     'double-kettlebell-clean-and-press',
     [
       { of: dumbbellHangPowerClean, times: 1 },

@@ -40,7 +40,7 @@ const halfAvoid = { avoid: [], easier: [], harder: ['air-squat'], rise: [0.15, 0
 export const squats = [
   airSquat,
   movement('slow-air-squat', squatting, { adds: true, aliases: ['tempo air squat'], cycle: 4.2, limit: ofLift('backSquat', 0.72, bodyShare), easier: ['air-squat'], standards: ['Three seconds down'] }),
-  movement('one-and-a-quarter-squat', squatting, { aliases: ['1 1/4 squat', '1¼ squat'], rise: [0.34, 0], cycle: 2.1, limit: ofLift('backSquat', 0.8, bodyShare), easier: ['air-squat'] }),
+  movement('one-and-a-quarter-squat', squatting, { aliases: ['1 1/4 squat', '1¼ squat', 'one and a quarter air squat', '1 1/4 air squat'], rise: [0.34, 0], cycle: 2.1, limit: ofLift('backSquat', 0.8, bodyShare), easier: ['air-squat'] }),
   movement('half-squat', squatting, { noReps: ['Not standing tall at the top'], ...halfAvoid, cycle: 1.2, limit: ofLift('backSquat', 1.5, bodyShare), standards: ['Thigh half way to parallel'] }),
   movement('squat-to-chair', squatting, {
     ...halfAvoid,
