@@ -19,6 +19,8 @@ import {
 } from '../packages/core/src/index';
 import { lanternPeople } from '../apps/server/src/demo/lantern-people';
 import { hostile } from '../packages/core/test/hostile';
+import messages from '../packages/core/test/messages/workouts.json' with { type: 'json' };
+import { readWorkoutText } from '../packages/core/src/message/read-any';
 import { randomAthlete, randomWorkout } from '../packages/core/test/people';
 import { sampleText } from '../packages/core/test/samples';
 
@@ -73,6 +75,23 @@ const live = median(200, () => {
   describeStimulus(workout, 'men');
 });
 say(`one redraw of the longest sample while a figure is dragged (read, run, describe): ${live.toFixed(1)} ms`);
+const document = messages
+  .filter(({ style }) => style === 'document')
+  .flatMap(({ text }) => text.split('\n'))
+  .slice(0, 60)
+  .join('\n');
+const chat = messages.find(({ style, text }) => style === 'chat' && text.length > 150)!.text;
+const fresh = ((): (() => string) => {
+  let at = 0;
+  return () => `${document}\n${++at} burpees`;
+})();
+const keyed = ((): (() => string) => {
+  let at = 0;
+  return () => chat.slice(0, 40 + (at++ % (chat.length - 40)));
+})();
+say(
+  `a message of 60 lines, each time another: ${median(60, () => readWorkoutText(fresh())).toFixed(1)} ms (20 wanted); a chat message of ${chat.length} characters, a key at a time: ${median(400, () => readWorkoutText(keyed())).toFixed(2)} ms (8 wanted)`,
+);
 say(`a pacing plan through the simulator: ${median(20, () => planPacing(t1, reference)).toFixed(0)} ms`);
 const seeded = median(7, () => predictWorkout(t1, reference, { seed: 1, runs: 1000 }));
 say(`1000 seeded predictions of T1: ${seeded.toFixed(0)} ms`);

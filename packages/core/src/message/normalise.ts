@@ -1,4 +1,5 @@
 /** A message in one spelling: signs, number words and units as the rest of the reader expects them. Lower case, one statement a line at most; what was typed is kept beside it by who asks. */
+import { remembered } from '../text/remembered';
 
 const signs: readonly (readonly [RegExp, string])[] = [
   [/[‘’´`]/g, "'"],
@@ -197,19 +198,22 @@ function inColumns(line: string): string {
   return `${line.slice(0, found.index)}${columns.join(' , ')}`;
 }
 
+/** One line; kept: while somebody types, all lines but one are as before. */
+const normalLine = remembered((line: string): string => {
+  let out = inFigures(
+    line
+      .toLowerCase()
+      .replace(/\s+/g, ' ')
+      .trim()
+      .replace(/^(?:[-*+>]\s+)+/, ''),
+  );
+  for (const [phrase, plain] of phrases) out = typeof plain === 'string' ? out.replace(phrase, plain) : out.replace(phrase, plain);
+  return inColumns(out.replace(/\s+/g, ' ').trim());
+});
+
 /** @returns lines, each lower case, trimmed; blank ones stay, since they part */
 export function normalLines(message: string): string[] {
   let text = message.normalize('NFKC');
   for (const [sign, plain] of signs) text = text.replace(sign, plain);
-  return text.split(/\r?\n/).map((line) => {
-    let out = inFigures(
-      line
-        .toLowerCase()
-        .replace(/\s+/g, ' ')
-        .trim()
-        .replace(/^(?:[-*+>]\s+)+/, ''),
-    );
-    for (const [phrase, plain] of phrases) out = typeof plain === 'string' ? out.replace(phrase, plain) : out.replace(phrase, plain);
-    return inColumns(out.replace(/\s+/g, ' ').trim());
-  });
+  return text.split(/\r?\n/).map(normalLine);
 }

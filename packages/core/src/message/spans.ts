@@ -1,4 +1,5 @@
 /** Pieces of a line that mean something to a workout: clocks, counts, loads, rests, names. Everything else is noise and can never become a movement. */
+import { remembered } from '../text/remembered';
 import { nameAt, slipAt, unknownAt, type Named } from './gazetteer';
 
 export type Unit = 'kg' | 'lb' | 'm' | 'km' | 'mile' | 'foot' | 'cal' | 's' | 'in' | 'cm' | '%' | 'pood';
@@ -408,7 +409,9 @@ function nameFrom(line: string, at: number, afterCount: boolean): Found | null {
 }
 
 /** @param line as `normalLines` gives it */
-export function spansOf(line: string): Span[] {
+/** Kept: while somebody types, all lines but one are as before. */
+export const spansOf: (line: string) => readonly Span[] = remembered(readSpans);
+function readSpans(line: string): readonly Span[] {
   const spans: Span[] = [];
   for (let at = 0; at < line.length;) {
     if (line[at] === ' ') {

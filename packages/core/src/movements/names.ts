@@ -97,9 +97,12 @@ export function unknownId(text: string): MovementId {
   return id === '' ? 'unknown' : id;
 }
 
+/** that are ever told at once */
+const mostNear = 5;
 /** Movements that words which are none could well mean: a slip of a letter in four, or more than half of the words shared. None is better than a wild one. */
-export function nearMovements(text: string, most = 3): MovementId[] {
-  const folded = foldName(text.slice(0, 60));
+export const nearMovements = (text: string, most = 3): readonly MovementId[] => nearTo(foldName(text.slice(0, 60))).slice(0, most);
+/** Kept: a text is read at every key. */
+const nearTo = remembered((folded: string): readonly MovementId[] => {
   const words = folded.split(' ');
   const slips = Math.max(1, Math.floor(folded.length / 4));
   const scored = new Map<MovementId, number>();
@@ -112,9 +115,9 @@ export function nearMovements(text: string, most = 3): MovementId[] {
   }
   return [...scored]
     .sort((a, b) => a[1] - b[1])
-    .slice(0, most)
+    .slice(0, mostNear)
     .map(([id]) => id);
-}
+});
 
 /** The nearest names to words that are none, closest first; ties in the catalogue's order. */
 export function nearestMovements(text: string, most = 3): MovementId[] {
