@@ -5,7 +5,7 @@
 import type { Athlete } from '../athlete/athlete';
 import { grossEfficiency, gravity, positionCost } from '../movements/build';
 import { muscles, type Movement } from '../movements/movement';
-import { movementOf } from '../movements/catalogue';
+import { isMovementId, movementOf } from '../movements/catalogue';
 import type { Capacity } from '../capacity/capacity';
 import { machineEfficiency } from '../capacity/engine';
 import { bikePace, rowCaloriesPerSecond, rowPace } from '../capacity/engine-laws';
@@ -183,8 +183,16 @@ export function demandOf(movementId: string, unit: CountUnit, capacity: Capacity
 /** kept as long as the athlete's capacity is: the search asks for the same ones hundreds of times */
 const demands = new WeakMap<Capacity, Map<string, Demand>>();
 
-function makeDemand(movementId: string, unit: CountUnit, capacity: Capacity, loadKg: number, heightCm: number | null, vestKg: number): Demand {
+/** Metres and calories of a machine that nobody knows are distance and work, as on a rowing machine; reps of it would take half an hour. */
+function reckonedMovement(movementId: string, unit: CountUnit): Movement {
   const movement = movementOf(movementId);
+  if (isMovementId(movementId) || (unit !== 'm' && unit !== 'cal')) return movement;
+  const { id, name, needs, needsText } = movement;
+  return { ...movementOf('row'), id, name, needs, needsText };
+}
+
+function makeDemand(movementId: string, unit: CountUnit, capacity: Capacity, loadKg: number, heightCm: number | null, vestKg: number): Demand {
+  const movement = reckonedMovement(movementId, unit);
   const { bodyMassKg: mass, statureM } = capacity.athlete;
   const { reps, share, maxKg, guessed } = repsToFailure(movement, capacity, { loadKg, heightCm, vestKg });
   const tires = Float64Array.from(muscles, (muscle) => movement.muscles[muscle] ?? 0);

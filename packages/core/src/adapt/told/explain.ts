@@ -20,6 +20,7 @@ import type { AdaptContext } from '../slot/question';
 import { isOpen } from '../../workout/walk';
 import { isEasierPushUp } from '../slot/schools';
 import { givesUpOf } from './gives-up';
+import { isUnchecked, notChecked } from './not-checked';
 import type { Told } from './told';
 import { capital, whyLeft } from './why-left';
 import { countText } from './words';
@@ -91,6 +92,7 @@ export function reasonOf(told: Told): string {
   const { category } = context.athlete;
   const [load, count] = [loadClause(told), countClause(told)];
   if (option.movement === slot.movement) {
+    if (isUnchecked(slot)) return notChecked(slot, context);
     const held = option.load && implementToSay(option.movement, option.load.implement);
     if (held && held !== slot.implement) return `${capital(held)} in hand, ${massOf(option, context)}${count ? `; ${count}` : ', same count'}.`;
     if (!load && !count && slot.load?.kind === 'mass' && !option.load && !option.openLoad) return 'As written, without the load: nothing here to hold.';

@@ -1,5 +1,5 @@
 /** The mark of a swap says what a coach would say of it, not how many seconds differ. */
-import { mainPattern, movementOf } from '../../movements/catalogue';
+import { isMovementId, mainPattern, movementOf } from '../../movements/catalogue';
 import type { Option } from '../slot/option';
 
 export type Mark = '!' | '!?' | '?!' | '?';
@@ -7,9 +7,10 @@ export const markWords: Readonly<Record<Mark, string>> = { '!': 'holds', '!?': '
 
 /**
  * `!` the written movement, the coach's own alternative, or the same with another implement at the effort meant, or what is set to fit; `!?` the usual substitutions of
- * the trade; `?!` what only likeness speaks for; `?` what the coach said must hold is lost, or the whole pattern without need.
+ * the trade; `?!` what only likeness speaks for, or nobody knows; `?` what the coach said must hold is lost, or the whole pattern without need.
  */
 export function markOf({ nearness, rank, coachRank, movement, rule, said }: Option, written: string): Mark {
+  if (!isMovementId(movement)) return '?!';
   if (movement === written || coachRank !== null) return '!';
   if (rank.leaves > 0) return '?';
   switch (nearness) {

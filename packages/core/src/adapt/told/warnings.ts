@@ -2,7 +2,7 @@
 import { sentenceForObstacle } from '../../limits/feasible';
 import { movementOf } from '../../movements/catalogue';
 import type { Movement } from '../../movements/movement';
-import { formatWindow, nameOf, wordsOf } from '../../notation/format-workout';
+import { formatWindow, nameOf, plainName, wordsOf } from '../../notation/format-workout';
 import { runWarnings } from '../../simulate/run-warnings';
 import type { Run } from '../../simulate/walk-program';
 import type { Intent } from '../../stimulus/intent';
@@ -18,6 +18,7 @@ import { hardLimits } from '../slot/hard-limits';
 import { isNewer, type AdaptContext } from '../slot/question';
 import { choicesToMake } from './easier-push-up';
 import { historyWarnings } from './history';
+import { isUnchecked, missingThings } from './not-checked';
 import type { VersionPart } from './version-slots';
 
 export interface VersionWarning {
@@ -43,7 +44,8 @@ export interface VersionWarning {
     | 'yours_to_choose'
     | 'novelty'
     | 'volume_jump'
-    | 'time_budget';
+    | 'time_budget'
+    | 'not_checked';
   readonly message: string;
 }
 /** what its athlete should know of a version; the others are for the coach */
@@ -54,6 +56,7 @@ const athletesOwn: ReadonlySet<VersionWarning['code']> = new Set<VersionWarning[
   'part_replaced',
   'shortened',
   'time_budget',
+  'not_checked',
 ]);
 export const forTheAthlete = (warnings: readonly VersionWarning[]): VersionWarning[] => warnings.filter(({ code }) => athletesOwn.has(code));
 
@@ -92,7 +95,19 @@ export function versionWarnings(asked: WarningsAsked): VersionWarning[] {
   for (const part of asked.adapted.parts) sayCollisions(part, say);
   sayLocks(asked, say);
   sayPerson(asked, say);
+  sayUnchecked(asked, say);
   return found;
+}
+
+/** What Gambito does not know, once each. */
+function sayUnchecked({ adapted, context }: WarningsAsked, say: Say): void {
+  const unchecked = adapted.parts.flatMap(slotsOfPart).filter(isUnchecked);
+  const byName = new Map(unchecked.map((slot) => [plainName(slot).toLowerCase(), slot]));
+  for (const [name, slot] of byName) {
+    const missing = missingThings(slot, context);
+    const asks = missing.length > 0 ? ` Its name asks for ${missing.join(' and ')}, which is not here.` : '';
+    say('not_checked', `Not checked: “${name}”. Gambito does not know this movement, so nobody looked at room, kit or limits for it.${asks}`);
+  }
 }
 
 function sayCuts({ cut, said, context }: WarningsAsked, say: Say): void {
