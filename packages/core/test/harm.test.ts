@@ -1,41 +1,15 @@
 /** What speaks of harm is placed, or holds versions back, however it is spelled and wherever it stands (words and shapes: common practice, from memory). */
 import { describe, expect, test } from '@jest/globals';
 import { avoidNames, readAthlete } from '../src/index';
+import { harmShapes, spellingsOf } from './harm-shapes';
 
 const read = (file: Record<string, unknown>) => readAthlete({ level: 'trained', ...file }, '2026-12-01');
 const avoids = (file: Record<string, unknown>) => read(file).athlete.avoid;
 const held = (file: Record<string, unknown>) => read(file).athlete.unanswered.map(({ path, text }) => `${path} ← ${text}`);
 
 describe('a word of the avoid-list', () => {
-  const shapes: readonly (readonly [string, (word: string) => Record<string, unknown>])[] = [
-    ['avoid: [x]', (word) => ({ avoid: [word] })],
-    ['avoid: x', (word) => ({ avoid: word })],
-    ['avoid: [[x]]', (word) => ({ avoid: [[word]] })],
-    ['avoid: { x: true }', (word) => ({ avoid: { [word]: true } })],
-    ['avoid: { x: yes }', (word) => ({ avoid: { [word]: 'yes' } })],
-    ['Avoid: x', (word) => ({ Avoid: word })],
-    ['avoids: [x]', (word) => ({ avoids: [word] })],
-    ['avod: [x]', (word) => ({ avod: [word] })],
-    ['avoid-list: x', (word) => ({ 'avoid-list': word })],
-    ['things_to_avoid: x', (word) => ({ things_to_avoid: word })],
-    ['no_x: true', (word) => ({ [`no_${word}`]: true })],
-    ['noX: true', (word) => ({ [`no ${word.replaceAll('_', ' ')}`]: true })],
-    ['limits: { no_x: true }', (word) => ({ limits: { [`no_${word}`]: true } })],
-    ['limits: { avoid: x }', (word) => ({ limits: { avoid: word } })],
-    ['limits: { x: no }', (word) => ({ limits: { [word]: 'no' } })],
-    ['limits: { x: false }', (word) => ({ limits: { [word]: false } })],
-    ['limits: [x]', (word) => ({ limits: [word] })],
-    ['limits: no x', (word) => ({ limits: `no ${word}` })],
-    ['limit: { x: none }', (word) => ({ limit: { [word]: 'none' } })],
-    ['place: { avoid: [x] }', (word) => ({ place: { kit: [], avoid: [word] } })],
-    ['places: [{ avoids: x }]', (word) => ({ places: [{ kit: [], avoids: word }] })],
-    ['injuries: no x', (word) => ({ injuries: `no ${word}` })],
-    ['restrictions: [x]', (word) => ({ restrictions: [word] })],
-    ['a column of a table', (word) => ({ unread: { columns: [`injuries: ${word}`] } })],
-  ];
-  const spellings = (name: string): string[] => [name, name.toUpperCase(), name.replaceAll('_', ' '), name.replaceAll('_', '-')];
-  test.each(shapes)('%s', (_name, shape) => {
-    const missed = avoidNames.flatMap((name) => spellings(name).filter((word) => !avoids(shape(word)).includes(name)));
+  test.each(harmShapes)('%s', (_name, shape) => {
+    const missed = avoidNames.flatMap((name) => spellingsOf(name).filter((word) => !avoids(shape(word)).includes(name)));
     expect(missed).toEqual([]);
   });
 });
