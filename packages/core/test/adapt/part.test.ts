@@ -235,7 +235,7 @@ test('sets of a press at a share of the max are raced by nobody: they stay sets,
 test('the load of a movement nobody knows stays as it is written', () => {
   const { text, parts } = versionOf('AMRAP 12:00\n6 zork lift @ 2x22.5/15 kg\n10 burpee', withKit(['dumbbell 22.5 kg x 2'])).version;
   expect(text).toContain('6 zork lift @ 2x22.5/15 kg');
-  expect(parts[0]!.slots[0]!.reason).toBe('As written.');
+  expect(parts[0]!.slots[0]!.reason).toBe('Not checked: Gambito does not know this movement.');
 });
 test('a heavy share in a round of an AMRAP is no strength set: no tempo, no doubled count', () => {
   const light = withKit(['dumbbell 10 kg x 2'], { maxes: { front_squat: '120 kg' } });
