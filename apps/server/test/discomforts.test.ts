@@ -77,7 +77,12 @@ describe('what hurt', () => {
     const [{ id, felt: told }] = (await waiting()) as [Discomfort];
     expect(told).toMatchObject({ where: 'chest', also: [{ where: 'low back' }, { where: 'left calf' }] });
     expect((await instance.stranger('GET', `/a/${token}`)).json.felt.also).not.toHaveLength(0);
-    expect((await desk('GET', `/discomforts/${id}/spared`)).json).toEqual({ spare: [], swaps: [], ask: 'Ask them to stop training and to see a doctor now.' });
+    expect((await desk('GET', `/discomforts/${id}/spared`)).json).toEqual({
+      spare: [],
+      swaps: [],
+      ask: 'Ask them to stop training and to see a doctor now.',
+      urgent: true,
+    });
     await desk('PUT', `/discomforts/${id}`, { settled: true });
     await tell();
   });

@@ -23,5 +23,7 @@ export const sparedSchema = z.object({
   /** lines of the version that would be others then */
   swaps: z.array(z.object({ was: z.string(), now: z.string() })).readonly(),
   ask: z.string(),
+  /** it asks for a doctor now: no advice for training stands beside it */
+  urgent: z.boolean(),
 });
 export type SparedAnswer = z.infer<typeof sparedSchema>;

@@ -94,6 +94,7 @@ test('beside what asks for a doctor now no advice for training stands', () =>
     spare: [],
     swaps: [],
     ask: 'Ask them to stop training and to see a doctor now.',
+    urgent: true,
   }));
 
 describe('whom to ask', () => {

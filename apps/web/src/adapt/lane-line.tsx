@@ -74,14 +74,21 @@ const Lane = memo(function Lane({ adapted, error, name, total }: LaneProps) {
 });
 
 /** One glance: as written with what is in the hands, or what was changed. */
-function LaneWords({ adapted: { version } }: { adapted: Adapted }) {
+function LaneWords({ adapted: { version, warnings } }: { adapted: Adapted }) {
+  const unchecked = warnings.some(({ code }) => code === 'not_checked') && <b className="font-medium text-amber-ink"> · not checked</b>;
   const loads = loadsInWords(version.parts, useRoom());
   if (changeOf(version.parts) === 'asWritten')
     return (
       <span className="block truncate text-xs leading-tight text-soft">
         as written{loads && ','} <span className="text-ink">{loads}</span>
+        {unchecked}
       </span>
     );
   const edits = version.parts.flatMap((part) => part.edits.map(({ text }) => text));
-  return <span className="block truncate text-xs leading-tight">{edits.join(' · ')}</span>;
+  return (
+    <span className="block truncate text-xs leading-tight">
+      {edits.join(' · ')}
+      {unchecked}
+    </span>
+  );
 }

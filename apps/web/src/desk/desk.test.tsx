@@ -11,6 +11,7 @@ const spared = {
   spare: ['spinal_loading'],
   swaps: [{ was: '12 deadlift @ 60 kg', now: '15 hip thrust' }],
   ask: 'Ask them to see a licensed professional before the next session.',
+  urgent: false,
 };
 const orvenna = { id: 3, name: 'Orvenna', revision: 4, results: [], file: { name: 'Orvenna', avoid: 'running' } };
 
@@ -33,6 +34,15 @@ describe('what hurt', () => {
     await screen.findByText('15 hip thrust');
     expect(screen.getByText(/licensed professional before the next session\. Gambito clears nobody\./)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Orvenna' }).getAttribute('href')).toBe('/people/3');
+  });
+  test('that asks for a doctor now has no advice for training beside it; of a workout that is gone it names the day', async () => {
+    const chest = { ...discomfort, workoutId: null, felt: { ...felt, where: 'chest', note: 'had to sit down' } };
+    const ask = 'Ask them to stop training and to see a doctor now.';
+    hurt({ 'GET /discomforts': { discomforts: [chest] }, 'GET /discomforts/5/spared': { spare: [], swaps: [], ask, urgent: true } });
+    await screen.findByText(/see a doctor now/);
+    expect(screen.getByText(/Had to sit down\./)).toBeTruthy();
+    expect(screen.queryByText(/choose other movements/)).toBeNull();
+    expect(screen.queryByRole('link', { name: /Low Water/ })).toBeNull();
   });
   test('is spared beside what was spared before, and settled; one undo takes back both', async () => {
     const { server, user } = hurt();

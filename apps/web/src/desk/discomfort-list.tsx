@@ -59,7 +59,7 @@ function DiscomfortLine({ discomfort }: { discomfort: Discomfort }) {
 }
 
 /** What would stand instead in the version it was told of, and whom to ask. */
-function Proposal({ spared: { spare, swaps, ask } }: { spared: SparedAnswer }) {
+function Proposal({ spared: { spare, swaps, ask, urgent } }: { spared: SparedAnswer }) {
   return (
     <div className="text-sm">
       {swaps.length > 0 && (
@@ -71,7 +71,7 @@ function Proposal({ spared: { spare, swaps, ask } }: { spared: SparedAnswer }) {
           ))}
         </ul>
       )}
-      {swaps.length === 0 && (
+      {swaps.length === 0 && !urgent && (
         <p className="text-soft">
           {spare.length > 0 ? 'No line of this version would be another.' : 'Nothing more on the avoid-list stands for it: choose other movements by hand.'}
         </p>

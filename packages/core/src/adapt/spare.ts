@@ -35,6 +35,8 @@ export interface Spared {
   readonly swaps: readonly { readonly was: string; readonly now: string }[];
   /** whom to ask, in one sentence */
   readonly ask: string;
+  /** it asks for a doctor now: no advice for training stands beside it */
+  readonly urgent: boolean;
 }
 
 /** what each place may ask to be spared, the usual first */
@@ -99,10 +101,10 @@ function linesFor(workout: Workout, athlete: Athlete, spare: readonly AvoidName[
 export function spareIn(workout: Workout, athlete: Athlete, hurt: Hurt, asked: Asked): Spared {
   const ask = whomToAsk(hurt);
   // no advice for training stands beside what asks for a doctor now
-  if (isAlarming(hurt)) return { spare: [], swaps: [], ask };
+  if (isAlarming(hurt)) return { spare: [], swaps: [], ask, urgent: true };
   const wanted = [hurt, ...(hurt.also ?? [])].flatMap(sparedFor);
   const spare = [...new Set(wanted)].filter((tag) => !athlete.avoid.includes(tag));
-  if (spare.length === 0) return { spare, swaps: [], ask };
+  if (spare.length === 0) return { spare, swaps: [], ask, urgent: false };
   const then = linesFor(workout, athlete, spare, asked);
   const swaps = [...linesFor(workout, athlete, [], asked)].flatMap(([part, slots]) =>
     slots.flatMap((slot, at) => {
@@ -110,5 +112,5 @@ export function spareIn(workout: Workout, athlete: Athlete, hurt: Hurt, asked: A
       return instead && instead.movement !== slot.movement ? [{ was: lineOf(slot), now: lineOf(instead) }] : [];
     }),
   );
-  return { spare, swaps, ask };
+  return { spare, swaps, ask, urgent: false };
 }
