@@ -319,6 +319,8 @@ export const athletePageSchema = z.object({
   /** what was asked for today, in words; null: this is the version the coach sent */
   today: z.string().nullable(),
   felt: feltSchema.nullable(),
+  /** what was told asks for a doctor now */
+  doctorNow: z.boolean(),
   /** something it asks for is to be spared since it was sent, or an answer of the coach is waited for: it is not offered as it was */
   held: z.boolean().default(false),
   /** the coach runs it for all on one clock now */

@@ -30,6 +30,8 @@ describe('a workout', () => {
     ['5 x 3 back squat @ 70% of clean', /70% of clean/],
     ['AMRAP 9:00\n10 burpee\nrow 4 laps', /4 laps/],
   ])('%j says what it could not place', (text, sentence) => expect(said(text)).toMatch(sentence));
+  test('laps of a length nobody told are no metres', () =>
+    expect(formatWorkout(parseWorkout('AMRAP 9:00\nrow 4 laps\n10 burpee').workout).trim()).toBe('AMRAP 9:00\nmax distance row "4 laps"\n10 burpee'));
   test('a share of another lift is no share of this one', () => {
     expect(JSON.stringify(readWorkoutText('5 x 3 back squat @ 70% of clean').workout)).not.toContain('0.7');
     expect(JSON.stringify(parseWorkout('5 x 3 back squat @ 70% of 1RM').workout)).toContain('0.7');
@@ -40,6 +42,9 @@ describe('a workout', () => {
 
 test.each([
   ['broken box', []],
+  ['bar broken rings', ['rings']],
+  ['a broken box and a chair 45 cm', ['chair']],
+  ['rings, broken rower', ['rings']],
   ['I have no bench', []],
   ['no rower but a ski machine', ['ski']],
   ['35lb dumbbells (two) + a 53 lb kettlebell', ['dumbbell', 'kettlebell']],

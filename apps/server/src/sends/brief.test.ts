@@ -147,6 +147,7 @@ describe('a brief', () => {
         places: [],
         today: null,
         felt: null,
+        doctorNow: false,
       }),
     ).not.toThrow());
 });

@@ -1,6 +1,6 @@
 /** Sending versions, and what a link opens. */
 import type { AthletePage, StoredSend, TodayAsked } from '@gambito/contract';
-import { hoursAfter, withByHand, type Lock } from '@gambito/core';
+import { hoursAfter, isAlarming, withByHand, type Lock } from '@gambito/core';
 import { athleteInput } from '../athletes/use-cases';
 import type { Coach } from '../auth/store';
 import { harmSaid, saidSentence } from '../doors/said';
@@ -118,6 +118,8 @@ export async function athletePage(services: Services, link: OpenLink): Promise<A
     places: placesOfFile(link.athleteFile),
     today,
     felt,
+    // the gravest comes first
+    doctorNow: felt !== null && isAlarming(felt),
     together,
     held: await isHeld(services, link),
     logBy,

@@ -1,6 +1,6 @@
 /** What an athlete tells: where it hurt, what there is today, the score. Nothing typed is lost when the server refuses or is away. */
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { away, refuse, stage } from '../../test/stage';
 import type { AthletePage } from '../api/types';
 import { FeltForm } from './felt-form';
@@ -60,6 +60,14 @@ describe('where it hurt', () => {
     expect(field('Where it hurt').value).toBe('');
     await user.click(screen.getByRole('button', { name: 'Take it back' }));
     await waitFor(() => expect(server.writes()).toEqual([{ method: 'POST', path: '/a/t/felt', body: null }]));
+  });
+  test('what asks for a doctor now says so to who told it, and nothing of the kind stands beside what does not', () => {
+    const felt = { where: 'chest', much: 3, movement: '', note: '' } as const;
+    stage(<FeltForm token="t" page={page({ felt, doctorNow: true })} />);
+    expect(screen.getByText(/Stop training now and see a doctor\./)).toBeTruthy();
+    cleanup();
+    stage(<FeltForm token="t" page={page({ felt: { ...felt, where: 'knee' }, doctorNow: false })} />);
+    expect(screen.queryByText(/Stop training now/)).toBeNull();
   });
   test('says when to stop and whom to ask', () => {
     stage(<FeltForm token="t" page={page()} />);

@@ -27,10 +27,11 @@ function useFelt(token: string) {
 }
 
 /** Reports add up: what was told stands, and more can be told. */
-function Told({ felt }: { felt: Felt }) {
+function Told({ felt, doctorNow }: { felt: Felt; doctorNow: boolean }) {
   return (
     <p className="border-l-4 border-bad pl-2 text-sm" role="status">
       You told your coach: {feltSentence(felt)}
+      {doctorNow && <b className="block text-base">Stop training now and see a doctor. Do not wait for your coach’s answer.</b>}
     </p>
   );
 }
@@ -49,7 +50,7 @@ export function FeltForm({ token, page }: { token: string; page: AthletePage }) 
         Stop when something hurts. Sharp pain, numbness, pain in the chest, dizziness, dark urine or a swelling: stop, and see a doctor. Nobody here can tell
         what it is.
       </p>
-      {page.felt && <Told felt={page.felt} />}
+      {page.felt && <Told felt={page.felt} doctorNow={page.doctorNow} />}
       <input
         aria-label="Where it hurt"
         className={inputLook}

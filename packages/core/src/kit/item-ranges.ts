@@ -3,52 +3,26 @@ import { isWithin, ranges, type Range } from '../units/ranges';
 import type { KitItem } from './kit';
 
 type Figure = readonly [value: number, range: Range];
-type Plates = readonly { readonly grams: number; readonly pieces: number }[];
 
-const platesOf = (plates: Plates): Figure[] =>
-  plates.flatMap(({ grams, pieces }): Figure[] => [
-    [grams, ranges.plateGrams],
-    [pieces, ranges.plates],
-  ]);
-
+/** Each figure that an item has, by its name. */
 function figuresOf(item: KitItem): Figure[] {
-  switch (item.kind) {
-    case 'barbell':
-      return [[item.barGrams, ranges.barGrams], ...platesOf(item.plates)];
-    case 'handles':
-      return [[item.handleGrams, ranges.implementGrams], [item.count, ranges.implements], ...platesOf(item.plates)];
-    case 'plate':
-      return platesOf([{ grams: item.grams, pieces: item.count }]);
-    case 'adjustable':
-      return [
-        [item.fromGrams, ranges.implementGrams],
-        [item.toGrams, ranges.implementGrams],
-        [item.count, ranges.implements],
-      ];
-    case 'dumbbell':
-    case 'kettlebell':
-    case 'sandbag':
-    case 'can':
-      return [
-        [item.grams, ranges.implementGrams],
-        [item.count, ranges.implements],
-      ];
-    case 'vest':
-      return [[item.grams, ranges.implementGrams]];
-    case 'backpack':
-      return [[item.toGrams, ranges.implementGrams]];
-    case 'box':
-    case 'table':
-    case 'chair':
-    case 'stairs':
-    case 'bench':
-    case 'couch':
-      return [[item.heightCm, ranges.furnitureCm]];
-    case 'route':
-      return item.metres.map((metres): Figure => [metres, ranges.routeM]);
-    default:
-      return [];
-  }
+  const isPlate = item.kind === 'plate';
+  return [
+    ...('grams' in item ? [[item.grams, isPlate ? ranges.plateGrams : ranges.implementGrams] as const] : []),
+    ...('fromGrams' in item ? [[item.fromGrams, ranges.implementGrams] as const] : []),
+    ...('toGrams' in item ? [[item.toGrams, ranges.implementGrams] as const] : []),
+    ...('handleGrams' in item ? [[item.handleGrams, ranges.implementGrams] as const] : []),
+    ...('barGrams' in item ? [[item.barGrams, ranges.barGrams] as const] : []),
+    ...('heightCm' in item ? [[item.heightCm, ranges.furnitureCm] as const] : []),
+    ...('count' in item ? [[item.count, isPlate ? ranges.plates : ranges.implements] as const] : []),
+    ...('metres' in item ? item.metres.map((metres): Figure => [metres, ranges.routeM]) : []),
+    ...('plates' in item
+      ? item.plates.flatMap(({ grams, pieces }): Figure[] => [
+          [grams, ranges.plateGrams],
+          [pieces, ranges.plates],
+        ])
+      : []),
+  ];
 }
 
 /** @returns the range of the first figure that is outside of its own; null where all can be */

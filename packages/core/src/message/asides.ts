@@ -7,7 +7,7 @@ const patterns: readonly RegExp[] = [
   // a line of its own, or a sentence
   /(?<=^|[.;] )(?:(?:your |\d+ )?scores?|goal|target|aim|tempo|record|tip|reminder)\b(?: is| are|:| ?=)(?:(?!\bcap\b)[^.;])*/g,
   /(?<=^|[.;,] )(?:in|on|for) the last (?:set|round)\b[^.;]*/g,
-  /(?<=^|[.;] )i want\b[^.;]*/g,
+  /(?<=^|[.;] )(?:i want|scale|swap)\b[^.;]*/g,
   /(?<=^|[ (,.;])if\b(?! (?:needed|possible|you can)\b)[^.;()]*(?:[.;](?=\s|$))?/g,
   /\((?:no|without|if|scale|scaling|scaled|sub|subs|or|instead|not|\d+ (?:per|each|a|on each) (?:leg|side|arm)|\d+ attempts?)\b[^()]*\)/g,
   /\([^()]*\?[^()]*\)/g,

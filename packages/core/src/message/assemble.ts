@@ -2,7 +2,7 @@
 import { Assembly } from './assembly';
 import type { Draft } from './draft';
 import type { Named } from './gazetteer';
-import type { Span } from './spans';
+import type { Span } from './span';
 import { takeColumns, takeColumnsFor, takeFigure, takeWomen } from './take-figures';
 import { takeHardEasy, takeSteady, takeWindow } from './take-turns';
 import { takeClock, takeLadder, takeRest, takeRounds, takeScheme, takeSeries, takeSets, takeSetsReps } from './take-schemes';
@@ -75,6 +75,7 @@ const takers: Takers = {
   team: (state, { size }) => void (state.current.team = size),
   tier: (state, { name }) => (name === null ? undefined : state.beginTier(name)),
   part: (state) => state.endSegment(false),
+  after: (state) => state.beginAfter(),
   plus: (state) => void (state.plus = state.last !== null),
   vest: (state, { text }) => void (state.current.vest = text ?? ''),
   corrects: (state) => void (state.corrects = true),

@@ -2,7 +2,7 @@
 import { formatClock } from '../units/duration';
 import { movementIn, newDraft, type Draft, type Item } from './draft';
 import type { Named } from './gazetteer';
-import type { Span, Unit } from './spans';
+import type { Span, Unit } from './span';
 
 /** nothing but a scheme stands before it */
 const isAlone = (before: Span | null): boolean => before === null || /^(?:part|sets|rounds|head|clock|label|letter|every)$/.test(before.k);
@@ -53,9 +53,19 @@ export class Assembly {
     this.last = null;
   }
 
+  /** `Afterwards …` at the start of a line, under rounds, sets or a ladder: work that comes once, when they are done. */
+  beginAfter(): void {
+    const { ladder, rounds, sets, kind, items } = this.current;
+    const repeats = (ladder ?? rounds ?? sets) !== null && (kind === null || kind === 'forTime' || kind === 'quality');
+    if (repeats && items.length > 0) this.begin().kind = kind === 'quality' ? 'quality' : 'forTime';
+    else this.endSegment(false);
+  }
+
   /** A count waits for its movement; one that still waits has found none, and is said. */
   hold(count: string, unit: Unit | null): void {
-    this.leavePending();
+    // `one 800 m run`: once
+    const isOnce = this.pending?.count === '1' && this.pending.unit === null && unit !== null;
+    if (!isOnce) this.leavePending();
     this.pending = { count, unit, alone: isAlone(this.previous) };
   }
 

@@ -2,7 +2,7 @@
 import { isMovementId, movementOf } from '../movements/catalogue';
 import type { Movement } from '../movements/movement';
 import type { Named } from './gazetteer';
-import type { Span, Unit } from './spans';
+import type { Span, Unit } from './span';
 
 export type Figure = Extract<Span, { k: 'figure' }>;
 export type Columns = Extract<Span, { k: 'columns' }>;

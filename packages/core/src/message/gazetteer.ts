@@ -190,7 +190,7 @@ function isSlipOfWord(text: string, name: string): boolean {
 const manner = /^(?:easy|hard|slow|fast|heavy|light|good|controlled|unbroken|ub|alt|alternating|more|other|strict|total|big|small|clean|smooth|steady|quick)$/;
 /** after a count, what such words begin is no movement */
 const talk =
-  /^(?:degrees?|days?|weeks?|times?|people|persons?|years?|o'?clock|pm|am|more|less|left|or|and|to|in|of|the|a|is|are|if|min|s|sets?|rounds?|reps?|each|per|tank|works?|ball|bells?|dumbbells?|plates?|laps?|rest|change|off|on|out|down|up|seconds?|minutes?|attempts?|dbs?|kbs?|kg|lb|over|under|hours?|rd|with|for|x|at|then|from|until|go|part|athletes?|teams?|separate|complete|exercise|exercises|repetitions?|start|finish)$/;
+  /^(?:degrees?|days?|weeks?|times?|people|persons?|years?|o'?clock|pm|am|more|less|left|or|and|to|in|of|the|a|is|are|if|min|s|sets?|rounds?|reps?|each|per|tank|works?|ball|bells?|dumbbells?|plates?|laps?|rest|change|off|on|out|down|up|seconds?|minutes?|attempts?|dbs?|kbs?|kg|lb|over|under|hours?|rd|with|for|x|at|then|from|until|go|part|athletes?|teams?|separate|complete|exercise|exercises|repetitions?|start|finish|men|women|ladies|girls|guys|boys|males?|females?)$/;
 
 /** A name Gambito does not know, straight after a count: up to three words that are no talk; where a known name ends it, it goes along (`devil press`). */
 export function unknownAt(words: readonly string[]): { named: Named; used: number } | null {

@@ -7,14 +7,16 @@ import { thingsIn, type Found, type Thing } from './kit-things';
 import { normalLines } from './normalise';
 
 /** words before a name, and after it, that say it is not there (common practice, from memory) */
-const absentBefore = String.raw`no|not|never|without|neither|nor|zero|forget|lost|sold|had|except(?: for)?|apart from|other than|isn'?t|ain'?t|hasn'?t|waiting (?:on|for)|do not (?:have|possess|own)|don'?t (?:have|own)|have not|haven'?t|need|want|any|broken|cracked|torn|unstable|wobbly`;
+const absentBefore = String.raw`no|not|never|without|neither|nor|zero|forget|lost|sold|had|except(?: for)?|apart from|other than|isn'?t|ain'?t|hasn'?t|waiting (?:on|for)|do not (?:have|possess|own)|don'?t (?:have|own)|have not|haven'?t|need|want|any`;
+/** `a broken box`; what follows a thing, as in `bar broken, rings`, is said of that one */
+const unfit = /\b(?:broken|cracked|torn|unstable|wobbly) (?:old |wooden |wood |plyo )?$/;
 const absentAfter = String.raw`broken|broke|is out|out of order|lent|loaned|on order|ordered|arrives?|arriving|on (?:its|the) way|sold|missing|at work|has a hole|does not exist|doesn'?t exist|is not|isn'?t|not stable|wobbly|unsafe|not there|i do not have|i don'?t have|don'?t use|i cannot|cannot|can'?t|can not|closed|no longer|not (?:here|available|usable)`;
 const crossed = '✘|✗|❌';
 const deniedBefore = new RegExp(String.raw`\b(?:${absentBefore})\b[^,;]*$`);
 const deniedAfter = new RegExp(String.raw`^[^,;]*?(?:\b(?:${absentAfter})\b|: ?no\b|= ?no\b|${crossed}| no$)`);
 /** Whether a line may say that something is not there: it is a sentence then. */
 export const mayDeny = (line: string): boolean =>
-  new RegExp(String.raw`\b(?:${absentBefore}|${absentAfter}|but|too (?:low|small))\b|${crossed}`, 'i').test(line);
+  new RegExp(String.raw`\b(?:${absentBefore}|${absentAfter}|broken|cracked|torn|unstable|wobbly|but|too (?:low|small))\b|${crossed}`, 'i').test(line);
 /** `my rings are lent, the rope too`: as was said of the thing before */
 const alike = /^ (?:too|as well|also)\b/;
 const saysGone = new RegExp(String.raw`^(?:${absentAfter}|too (?:low|small|short))\b`);
@@ -233,5 +235,6 @@ function isDenied(clause: string, { from, to }: Found, before: number, next: num
   const own = lead.includes('without') ? lead.slice(lead.lastIndexOf(' and ') + 1) : lead;
   const saidNo =
     (deniedBefore.test(own) || (deniedBefore.test(whole) && !/\band\b|\bonly\b/.test(lead) && !whole.includes('without'))) && !/\bonly\b/.test(lead);
-  return (saidNo && !thereAfter.test(tail)) || deniedAfter.test(tail);
+  const isUnfit = unfit.test(lead) && (before === 0 || comma >= before || /\b(?:and|or|but|plus|an?|the|my|one|\d+)\b/.test(lead));
+  return (saidNo && !thereAfter.test(tail)) || isUnfit || deniedAfter.test(tail);
 }

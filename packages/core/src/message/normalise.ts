@@ -118,13 +118,19 @@ function inFigures(line: string): string {
   return out.join(' ').replaceAll(`${joined} `, '').replaceAll(joined, '');
 }
 
+/** Digits that are told and count nothing: the time of day, dates. They stand in the private area of Unicode until the words are told. */
+const privateDigits = 0xe000;
+const noFigureOf = (found: string): string => found.replace(/\d/g, (digit) => String.fromCharCode(privateDigits + Number(digit)));
+/** Words as they were typed. */
+export const asTyped = (words: string): string => words.replace(/[\ue000-\ue009]/g, (digit) => String(digit.charCodeAt(0) - privateDigits));
+
 type Plain = string | ((found: string, ...parts: string[]) => string);
 const phrases: readonly (readonly [RegExp, Plain])[] = [
   // figures of talk: the weather, the time of day, dates
-  [/\b\d+(?::\d\d)? ?(?:degrees?|°c?|am|pm|a\.m\.?|p\.m\.?|o'?clock)(?!\w)/g, 'talk'],
-  [/\b((?:mon|tue|tues|wed|thu|thur|thurs|fri|sat|sun)\w*)[ ,]+\d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?\b/g, '$1'],
-  [/\b\d{1,2}(?:st|nd|rd|th)\b/g, 'talk'],
-  [/\b(?:week|day|phase|cycle|block) \d{1,2}\b(?! ?(?:x|kg|min|s\b))/g, 'talk'],
+  [/\b\d+(?::\d\d)? ?(?:degrees?|°c?|am|pm|a\.m\.?|p\.m\.?|o'?clock)(?!\w)/g, noFigureOf],
+  [/\b((?:mon|tue|tues|wed|thu|thur|thurs|fri|sat|sun)\w*)[ ,]+\d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?\b/g, noFigureOf],
+  [/\b\d{1,2}(?:st|nd|rd|th)\b/g, noFigureOf],
+  [/\b(?:week|day|phase|cycle|block) \d{1,2}\b(?! ?(?:x|kg|min|s\b))/g, noFigureOf],
   [/\bw\/(?=\s|\d|\p{L})/gu, 'with '],
   [/\bc\s*(?:&|n|and|\+)\s*j\b/g, 'clean and jerk'],
   [/(?<=clean )(?:n|&|\+)(?= ?jerk)/g, 'and'],
@@ -160,7 +166,7 @@ const phrases: readonly (readonly [RegExp, Plain])[] = [
   [/\b(?:twice)\b/g, '2 times'],
   [/\bthrice\b/g, '3 times'],
   [/\b(?:running clock|clock running)\b/g, 'clock'],
-  [/^good (?:morning|evening|afternoon)(?=[!,.]| (?:team|all|everyone|everybody|folks|guys|crew|you)\b|$)/, 'talk'],
+  [/^good (?:morning|evening|afternoon)(?=[!,.]| (?:team|all|everyone|everybody|folks|guys|crew|you)\b|$)/, (found) => found.replace('good', 'good,')],
   // what somebody dictates, as it is heard
   [/\b(?:poll|pole|pool)(?=[ -]?ups?\b)/g, 'pull'],
   [/\bsquads\b/g, 'squats'],

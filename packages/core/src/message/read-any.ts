@@ -3,6 +3,7 @@ import { formatWorkout } from '../notation/format-workout';
 import { parseWorkout, type ParsedWorkout, type ReadOptions } from '../notation/parse-workout';
 import type { Diagnostic } from '../notation/problems';
 import { unusedFigures } from './figures-used';
+import { formatClock } from '../units/duration';
 import { slotsOfPart } from '../workout/walk';
 import { normalLines } from './normalise';
 import { countsReps, readMessage } from './read-message';
@@ -38,7 +39,12 @@ const correction = 4;
 const isTimed = ({ parts }: ParsedWorkout['workout']): boolean =>
   parts.some((part) => slotsOfPart(part).some(({ unit, count }) => unit === 's' && count.kind === 'fixed' && part.kind === 'forTime'));
 const noPlace = (figure: string): string => `“${figure}” found no place.`;
-const sameFigure = (a: string, b: string): boolean => a.replace(/[^\d.:]/g, '') === b.replace(/[^\d.:]/g, '');
+/** `2:00` is `2 min` */
+const bareFigure = (figure: string): string => {
+  const minutes = /^([\d.]+) min$/.exec(figure);
+  return minutes ? formatClock(Number(minutes[1]) * 60) : figure.replace(/[^\d.:]/g, '');
+};
+const sameFigure = (a: string, b: string): boolean => bareFigure(a) === bareFigure(b);
 /** Work that the strict reader kept as a note: a movement with a figure beside it. */
 function workInNotes(text: string, diagnostics: readonly Diagnostic[]): string[] {
   const rows = text.split(/\r\n|\r|\n/);

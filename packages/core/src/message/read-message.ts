@@ -3,8 +3,9 @@ import { withoutAsides } from './asides';
 import { assemble } from './assemble';
 import type { Draft } from './draft';
 import type { Named } from './gazetteer';
-import { normalLines } from './normalise';
-import { spansOf, type Span } from './spans';
+import { asTyped, normalLines } from './normalise';
+import type { Span } from './span';
+import { spansOf } from './spans';
 import { tableAsSentences } from './table';
 import { leftAsTalk, notationOf } from './write';
 
@@ -27,7 +28,7 @@ function wordsAside(spans: readonly Span[]): string[] {
   const runs: string[][] = [[]];
   for (const span of spans) {
     if (span.k !== 'word') runs.push([]);
-    else if (!joining.test(span.text)) runs.at(-1)!.push(span.text.replace(/[,.;:!?]+$/, ''));
+    else if (!joining.test(asTyped(span.text))) runs.at(-1)!.push(asTyped(span.text).replace(/[,.;:!?]+$/, ''));
   }
   return runs.map((run) => run.join(' ')).filter((run) => run !== '');
 }
@@ -52,5 +53,5 @@ export function readMessage(message: string): ReadMessage {
   const spans = lines.map((line) => spansOf(line.slice(0, longestLine)));
   const { drafts, left, guessed } = assemble(spans);
   if (countsReps(text)) for (const draft of drafts) draft.maxAll ||= isTimed(draft);
-  return { notation: notationOf(drafts), left, guessed, aside: [...aside, ...leftAsTalk(drafts), ...spans.flatMap(wordsAside)] };
+  return { notation: notationOf(drafts), left, guessed, aside: [...aside.map(asTyped), ...leftAsTalk(drafts), ...spans.flatMap(wordsAside)] };
 }

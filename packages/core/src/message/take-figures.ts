@@ -1,7 +1,7 @@
 /** Counts, loads, heights and columns: which item they are of; before it, after it, or of all that have none. */
 import type { Assembly } from './assembly';
 import { clean, loadText, movementIn, type Columns, type Draft, type Figure, type Item } from './draft';
-import type { Span } from './spans';
+import type { Span } from './span';
 
 export function takeFigure(state: Assembly, span: Figure, rest: readonly Span[]): void {
   const { unit, values, count, at } = span;

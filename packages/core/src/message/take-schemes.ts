@@ -1,7 +1,7 @@
 /** Clocks, rounds, sets, ladders and rests: which part they are of, and whether they begin another one. */
 import type { Assembly } from './assembly';
 import { clean, movementIn, newDraft, type Draft, type Item, type Kind } from './draft';
-import type { Span } from './spans';
+import type { Span } from './span';
 
 export function takeClock(state: Assembly, kind: Kind, figures: Partial<Draft>): void {
   if (kind === 'every' && figures.times === null && state.current.sets !== null && state.current.items.length > 0) {

@@ -2,7 +2,7 @@
 import type { Assembly } from './assembly';
 import { newDraft } from './draft';
 import type { Named } from './gazetteer';
-import type { Span } from './spans';
+import type { Span } from './span';
 
 const named = (name: string, id: string): Named => ({ name, id, guessed: false });
 const run = named('Run', 'run');

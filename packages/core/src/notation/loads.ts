@@ -22,18 +22,20 @@ function readImplementCount(cursor: Cursor): 1 | 2 {
 
 const inKilograms = (figure: number, unit: MassUnit): number => (unit === 'lb' ? poundsToKilograms(figure) : figure);
 
-const readSecondPair = (cursor: Cursor): number | null =>
-  cursor.try((c) => (c.sign('/') && c.peek()?.text === '2' && c.isWord('x', 1) && c.isNumber(2) ? ((c.at += 2), c.next()!.value) : null));
+/** `15/2x10` of `2x15/2x10 kg`: the pair is told in both columns. */
+const readPairTwice = (cursor: Cursor): number[] | null =>
+  cursor.try((c) => {
+    const first = c.isNumber() ? c.next()!.value : NaN;
+    if (!c.sign('/') || c.peek()?.text !== '2' || !c.isWord('x', 1) || !c.isNumber(2)) return null;
+    c.at += 2;
+    return [first, c.next()!.value];
+  });
 
 /** The figures of a load, a unit said once or behind each: `60/40 kg`, `60kg/40kg`, `60/70/80 kg`. */
 function readMassFigures(cursor: Cursor): { figures: number[]; unit: MassUnit | null } | null {
-  const isPairedTwice = cursor.isNumber() && cursor.isSign('/', 1) && cursor.peek(2)?.text === '2' && cursor.isWord('x', 3);
-  const figures = isPairedTwice ? [cursor.next()!.value] : readFigures(cursor, ['/']);
+  const figures = readPairTwice(cursor) ?? readFigures(cursor, ['/']);
   if (figures.length === 0) return null;
-  // `2x15/2x10 kg`: the pair is told twice
-  const pairedTwice = figures.length === 1 ? readSecondPair(cursor) : null;
   const unit = readMassUnit(cursor);
-  if (pairedTwice !== null) return { figures: [...figures, pairedTwice], unit };
   if (unit !== null && figures.length === 1 && cursor.isSign('/') && cursor.isNumber(1)) {
     const second = cursor.try((c) => {
       const more = c.sign('/') ? readFigures(c) : [];

@@ -296,8 +296,13 @@ function tellLengths(draft: Draft, movement: Movement, context: SlotContext): vo
   if (draft.count?.kind !== 'fixed') return;
   const figure = draft.count.men;
   const span = context.span(draft.nameFrom, draft.nameTo);
-  if (lap) context.report({ code: 'unread_figure', span, text: `${figure} ${lap.text}` });
-  else if (movement.id === 'shuttle-run' && draft.unit === null) context.report({ code: 'read_as', span, text: `${figure} ${draft.name}`, as: `${figure} m` });
+  if (lap) {
+    // how far that is, nobody told
+    draft.notes = draft.notes.map((note) => (note === lap ? { ...note, text: `${figure} ${lap.text}` } : note));
+    draft.count = null;
+    context.report({ code: 'unread_figure', span, text: `${figure} ${lap.text}` });
+  } else if (movement.id === 'shuttle-run' && draft.unit === null)
+    context.report({ code: 'read_as', span, text: `${figure} ${draft.name}`, as: `${figure} m` });
 }
 
 /** Words that no figure, load or ladder makes work: said to the athlete rather than counted. */

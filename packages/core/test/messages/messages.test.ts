@@ -94,6 +94,11 @@ describe('a message', () => {
     ['squats: 5@65% 3@75% 1@85%, 3 min rest', '3 sets, rest 3:00 between\n5-3-1\nback squat @ 65/75/85%'],
     ['1:00 easy row then 10 air squats', 'for quality\n1:00 row\n10 air squat'],
     ['ten poll ups fifteen air squads for time', 'for time\n10 pull-up\n15 air squat'],
+    ['3 rft: 400m run / 21 kb swings 24kg (16 ladies)', '3 rounds for time\n400 m run\n21 kettlebell swing @ 24/16 kg'],
+    ['12min EMOM: odd 10 cal row, even 8 strict press (30kg women 20)', 'EMOM 12:00\n1: 10 cal row\n2: 8 strict press @ 30/20 kg'],
+    // what comes once, when the rounds are done
+    ['for time\n50-40-30\nsit ups\nair squats\nthen one 800 m run', 'for time\n50-40-30\nsit-up\nair squat\n\nfor time\n800 m run'],
+    ['bench 5-5-3\nafterwards 100 curls', '3 sets\n5-5-3\nbench press\n\nfor time\n100 curl'],
     ['front squat: build up to a heavy triple in 15 min', 'max load in 15:00\n3 front squat'],
   ])('%j', (text, notation) => expect(readMessage(text).notation).toBe(notation));
   test.each([
@@ -105,6 +110,13 @@ describe('a message', () => {
     ['4 rounds: 400 m run (no route? 500 m row), 20 sit ups', ['no route? 500 m row']],
     ['Strict press 5 sets of 3\nTempo: 3 s down, 1 s pause', ['tempo: 3 s down, 1 s pause']],
   ])('what stands beside the work is told whole, and is no work: %j', (text, aside) => expect(readMessage(text).aside).toEqual(expect.arrayContaining(aside)));
+  test('figures of talk are told as they were typed', () => {
+    const { notation, aside } = readMessage('Good morning team! week 4, class at 6:30 am\nAMRAP 9\n8 burpees');
+    expect(notation).toBe('AMRAP 9:00\n8 burpee');
+    expect(aside.join(' ')).toMatch(/week 4.*6:30 am/);
+  });
+  test('a figure that is left is said once', () =>
+    expect(readWorkoutText('on a 2 min clock: 150 m row, 10 wall balls').diagnostics.filter(({ message }) => /2:00|2 min/.test(message))).toHaveLength(1));
   test('work that would be kept as a note is read, or the note is no longer cheap', () => {
     expect(readWorkoutText('run 800, 50 squats, run 800, 50 situps, run 800. for time.').readAs).toContain('50 sit-up\n800 m run');
     expect(readWorkoutText('3 rounds for time\n8 pull ups\n12 rope climbs... jk 2 rope climbs').readAs).toContain('2 rope climb');

@@ -1,8 +1,8 @@
 /**
- * What coaches write beside the main work: curls and raises, throws and slams, floor and machine pieces. They are done where they are written; nobody is sent one in place of
+ * What coaches write beside the main work: curls and raises, throws and slams, pieces on the floor. They are done where they are written; nobody is sent one in place of
  * something else (`onlyAsWritten`). Rises, paces and limits are round figures (common practice, from memory).
  */
-import { composite, ease, held, maybeHeld, movement, ofEngine, ofLift, ofSet, type Spec } from '../build';
+import { composite, ease, held, maybeHeld, movement, ofLift, ofSet, type Spec } from '../build';
 
 const bells = ['dumbbell', 'kettlebell'] as const;
 const asWritten: Spec = { onlyAsWritten: true, cautions: ['Stop the set when the form goes'] };
@@ -80,19 +80,6 @@ const stretching: Spec = {
   cautions: ['No pain, no bouncing'],
 };
 const bodyHinge: Spec = { ...asWritten, family: 'hinge', patterns: { hinge: 0.7, trunkExtension: 0.3 }, muscles: { posterior: 1, trunk: 0.4 }, rise: [0.2, 0], cycle: 2.4, limit: ofLift('deadlift', 0.5, 0.4), standards: ['Long back, hips do the work'], noReps: ['Back rounds'] };
-const machineWork: Spec = {
-  ...asWritten,
-  family: 'machine',
-  patterns: { machine: 1 },
-  unit: 'm',
-  floor: [2, 1],
-  joulesPerKg: 3,
-  cycle: 0.25,
-  reset: 5,
-  standards: ['Monitor at zero before the start'],
-  noReps: ['Stopped before the figure'],
-};
-
 const burpeePart = movement('burpee-part', { patterns: { horizontalPush: 0.5, squat: 0.5 }, muscles: { chest: 0.8, quads: 0.8, shoulders: 0.6, trunk: 0.6 }, rise: [0.5, 0], cycle: 3, avoid: ['jumping', 'wrists', 'deep_knee'] });
 const snatchPart = movement('two-bell-snatch-part', { patterns: { groundToOverhead: 1 }, muscles: { posterior: 1, shoulders: 0.8, back: 0.5, grip: 0.6, trunk: 0.4 }, rise: [0.15, 1], cycle: 2.4, avoid: ['overhead', 'spinal_loading'] });
 
@@ -153,15 +140,6 @@ export const accessories = [
   movement('kettlebell-halo', trunkOnFloor, { aliases: ['halo', 'halos', 'plate halo', 'around the head'], patterns: { verticalPush: 0.5, trunkBrace: 0.5 }, muscles: { shoulders: 1, trunk: 0.6 }, load: held('hands', 1, 'kettlebell', 'plate', 'dumbbell'), avoid: ['overhead'], rise: [0, 0.2], cycle: 3, limit: ofLift('strictPress', 0.3), standards: ['Close around the head, ribs down'], noReps: ['Back arches'] }),
   movement('windmill', trunkOnFloor, { aliases: ['kettlebell windmill', 'dumbbell windmill', 'windmills'], patterns: { hinge: 0.5, trunkRotation: 0.5 }, muscles: { trunk: 1, shoulders: 0.8, posterior: 0.6 }, side: 'perSide', load: held('overhead', 1, ...bells), overheadStanding: true, avoid: ['overhead'], skill: 1, rise: [0.2, 0], cycle: 5, limit: ofLift('strictPress', 0.4), standards: ['Eyes on the bell, arm straight, hand to the foot'], noReps: ['Arm bends'] }),
   movement('hanging-l-raise', trunkOnFloor, { aliases: ['hanging l raise', 'l-raise', 'hanging l-sit raise'], patterns: { trunkFlexion: 1 }, muscles: { trunk: 1, grip: 0.7, back: 0.3 }, needs: 'bar', avoid: ['hanging'], rise: [0.2, 0], cycle: 2.8, skill: 1, limit: ofSet('toesToBar', 1.3), standards: ['Straight legs to the level'], noReps: ['Swung'] }),
-  movement('suitcase-hold', trunkOnFloor, { aliases: ['suitcase holds', 'one-sided hold'], unit: 's', side: 'perSide', muscles: { trunk: 1, grip: 1 }, patterns: { carry: 1 }, load: held('hands', 1, ...bells, 'can'), rise: [0, 0], joulesPerKg: 3, cycle: 1, limit: ofLift('deadlift', 0.4), standards: ['Upright, shoulders level'], noReps: ['Leans'] }),
-  movement('plate-carry', trunkOnFloor, { aliases: ['plate pinch carry', 'overhead plate carry', 'plate walk'], unit: 'm', patterns: { carry: 1 }, muscles: { trunk: 1, grip: 0.8, shoulders: 0.5 }, load: held('hands', 1, 'plate'), floor: [5, 1], rise: [0, 0], joulesPerKg: 3.5, cycle: 0.8, limit: ofLift('strictPress', 0.6), standards: ['Full distance, plate off the body'], noReps: ['Set down'] }),
-  // upside down, along the ground, on stairs
-  movement('handstand-walk', trunkOnFloor, { aliases: ['handstand walks', 'hand walk'], unit: 'm', patterns: { crawl: 0.5, verticalPush: 0.5 }, muscles: { shoulders: 1, trunk: 0.7, arms: 0.5 }, floor: [4, 2], avoid: ['inverted', 'wrists', 'overhead'], mustBeTold: true, skill: 3, rise: [0, 0], joulesPerKg: 20, cycle: 1.3, reset: 6, limit: ofSet('handstandPushUp', 2), standards: ['Hands past the line before the feet come down'], noReps: ['Came down short of the line'], cautions: ['Learn to come down sideways first; nothing hard around you'] }),
-  movement('stair-run', trunkOnFloor, { aliases: ['stair flight', 'stair flights', 'stairs run', 'stair sprint', 'stair climb', 'flight of stairs', 'flights of stairs'], patterns: { run: 0.7, lunge: 0.3 }, muscles: { quads: 1, calves: 0.8, posterior: 0.7 }, needs: 'stairs', floor: [1, 1], avoid: ['running', 'high_impact'], rise: [1.6, 0], cycle: 14, limit: ease(60), standards: ['Up and back down, every step'], noReps: ['Turned before the top'], cautions: ['A hand near the rail; walk down'] }),
-  movement('rucking', trunkOnFloor, { aliases: ['ruck', 'ruck march', 'loaded march', 'weighted walk'], unit: 'm', patterns: { run: 0.6, carry: 0.4 }, muscles: { quads: 0.8, calves: 1, posterior: 0.8, trunk: 0.6 }, needs: 'route', load: held('worn', 1, 'backpack', 'vest'), rise: [0, 0], joulesPerKg: 2.6, cycle: 0.7, limit: ease(20000), standards: ['Full distance, pack high and tight'], noReps: ['Pack taken off'], cautions: ['Build load and distance over weeks'] }),
-  movement('hill-sprint', trunkOnFloor, { aliases: ['hill sprints', 'hill run', 'hill repeat', 'hill repeats'], patterns: { run: 1 }, muscles: { quads: 0.9, calves: 1, posterior: 0.9 }, needs: 'route', floor: [1, 1], avoid: ['running'], rise: [1.2, 0], cycle: 14, reset: 10, limit: ease(30), standards: ['To the mark, walk down'], noReps: ['Stopped short of the mark'], cautions: ['Look for traffic; dry ground'] }),
-  // the ski machine: the same flywheel law as the rowing machine; trained people make about nine tenths of their rowing power on it (from memory)
-  movement('ski', machineWork, { name: 'Ski machine', aliases: ['ski machine', 'ski', 'skiing machine', 'ski erg machine'], needs: 'ski', muscles: { back: 1, arms: 0.7, trunk: 0.8, shoulders: 0.6, posterior: 0.3 }, limit: ofEngine('ski'), cautions: ['Hinge and pull; the back stays long'] }),
   // stretches with names of their own
   movement('pigeon-stretch', stretching, { aliases: ['pigeon', 'pigeon pose'] }),
   movement('couch-stretch', stretching, { aliases: ['couch stretch', 'wall hip stretch', 'rear-foot hip stretch'], muscles: { quads: 1 } }),

@@ -306,4 +306,6 @@ export const hinges = [
     harder: [],
     standards: ['Load off the hips, breathe behind it'],
   }),
+  movement('suitcase-hold', carrying, { onlyAsWritten: true, aliases: ['suitcase holds', 'one-sided hold'], unit: 's', side: 'perSide', muscles: { trunk: 1, grip: 1 }, patterns: { carry: 1 }, load: held('hands', 1, 'dumbbell', 'kettlebell', 'can'), rise: [0, 0], joulesPerKg: 3, cycle: 1, limit: ofLift('deadlift', 0.4), standards: ['Upright, shoulders level'], noReps: ['Leans'] }),
+  movement('plate-carry', carrying, { onlyAsWritten: true, aliases: ['plate pinch carry', 'overhead plate carry', 'plate walk'], unit: 'm', patterns: { carry: 1 }, muscles: { trunk: 1, grip: 0.8, shoulders: 0.5 }, load: held('hands', 1, 'plate'), floor: [5, 1], rise: [0, 0], joulesPerKg: 3.5, cycle: 0.8, limit: ofLift('strictPress', 0.6), standards: ['Full distance, plate off the body'], noReps: ['Set down'] }),
 ];
