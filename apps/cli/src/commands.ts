@@ -32,7 +32,7 @@ import {
   type Workout,
 } from '@gambito/core';
 import Papa from 'papaparse';
-import { athleteFrom, describe, peopleFrom, rulesFrom, unitsFrom, workoutFrom } from './inputs';
+import { athleteFrom, describe, peopleFrom, rulesFrom, unitsFrom, wordsFrom, workoutFrom } from './inputs';
 import { InputError, print, printJson, readText, warn } from './io';
 
 export interface Options {
@@ -42,6 +42,8 @@ export interface Options {
   readonly results?: string;
   readonly people?: string;
   readonly tier?: string;
+  /** what was answered about words of messages */
+  readonly words?: string;
   readonly date: string;
   readonly seed: number;
 }
@@ -66,7 +68,7 @@ const bandText = ({ unit, low, median, high }: Pick<Prediction, 'unit' | 'low' |
   `${figure(median, unit)} (${figure(low, unit)} to ${figure(high, unit)})`;
 
 function parseCommand(path: string, options: Options): number {
-  const parsed = readWorkoutText(readText(path), unitsFrom(options.rules));
+  const parsed = readWorkoutText(readText(path), { ...unitsFrom(options.rules), words: wordsFrom(options.words) });
   const failed = parsed.diagnostics.some((each) => each.level === 'error');
   if (options.json)
     printJson({
@@ -95,13 +97,15 @@ function parseCommand(path: string, options: Options): number {
 /** A message → plain notation on standard output, and what found no place beside it. */
 function readCommand(path: string, options: Options): number {
   const text = readText(path);
-  const { readAs, workout, diagnostics } = readWorkoutText(text, unitsFrom(options.rules));
+  const { readAs, workout, diagnostics, questions } = readWorkoutText(text, { ...unitsFrom(options.rules), words: wordsFrom(options.words) });
   const notation = readAs ?? formatWorkout(workout);
   const open = diagnostics.filter(({ level }) => level !== 'info').map(({ level, message }) => ({ level, message }));
-  if (options.json) printJson({ notation, guessed: readAs !== null, open });
+  const asked = questions.map(({ about, asks, choices }) => ({ about, asks, choices }));
+  if (options.json) printJson({ notation, guessed: readAs !== null, open, questions: asked });
   else {
     print(notation);
     for (const { level, message } of open) warn(`${path}: ${level}: ${message}`);
+    for (const { asks, choices } of asked) warn(`${path}: question: ${asks} ${choices.map(({ label }) => label).join(' / ')}`);
   }
   return open.some(({ level }) => level === 'error') ? 2 : 0;
 }
@@ -318,8 +322,8 @@ function schemaCommand(name: string | undefined): number {
 }
 
 export const usage = `gambito COMMAND …
-  parse WORKOUT [--json]                                   read workout text: model, totals, diagnostics
-  read MESSAGE [--json]                                    a pasted message as plain notation, and what found no place
+  parse WORKOUT [--words W] [--json]                       read workout text: model, totals, diagnostics
+  read MESSAGE [--words W] [--json]                        a pasted message as plain notation, its questions, and what found no place
   format WORKOUT                                           canonical text
   adapt WORKOUT --athlete A [--rules R] [--tier T] [--json]  one version
   predict WORKOUT --athlete A [--json]                     the score as written

@@ -1,8 +1,18 @@
 /** Files → core values, with every problem collected. */
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { readPlain } from '@gambito/contract';
-import { readAthlete, readRules, type Athlete, type Diagnostic, type HouseRules, type ReadAny, type ReadOptions, readWorkoutText } from '@gambito/core';
+import { houseWordsSchema, readPlain } from '@gambito/contract';
+import {
+  readAthlete,
+  readRules,
+  type Athlete,
+  type Diagnostic,
+  type HouseRules,
+  type HouseWord,
+  type ReadAny,
+  type ReadOptions,
+  readWorkoutText,
+} from '@gambito/core';
 import { InputError, readText, warn } from './io';
 
 export const describe = (path: string, each: Diagnostic): string =>
@@ -38,6 +48,19 @@ export function unitsFrom(rules: string | undefined): ReadOptions {
   const units = typeof plain === 'object' && plain !== null && 'units' in plain ? plain.units : undefined;
   if (units !== undefined && units !== 'kg' && units !== 'lb') warn(`${rules}: warning: units: “${String(units)}” is not known; expected kg or lb.`);
   return units === 'lb' ? { units: 'lb' } : {};
+}
+
+/** What was answered about words of messages: a list, or an object with the key `words`. @throws {InputError} where it is none */
+export function wordsFrom(path: string | undefined): HouseWord[] {
+  if (!path) return [];
+  const plain = plainFrom(path);
+  const list = typeof plain === 'object' && plain !== null && 'words' in plain ? plain.words : plain;
+  const read = houseWordsSchema.safeParse(list);
+  if (read.success) return read.data;
+  const { path: where = [], message = '' } = read.error.issues[0] ?? {};
+  throw new InputError([
+    { message: `${path}: ${where.join('.')}: ${message}; expected a list such as [{ "kind": "name", "words": "kb swigns", "means": "Kettlebell swing" }].` },
+  ]);
 }
 
 export function rulesFrom(path: string | undefined): HouseRules | undefined {

@@ -37,17 +37,18 @@ function readCall(args: readonly string[]): Call {
       results: { type: 'string' },
       people: { type: 'string' },
       tier: { type: 'string' },
+      words: { type: 'string' },
       date: { type: 'string' },
       seed: { type: 'string' },
     },
   });
-  const { athlete, rules, results, people, tier, json } = values;
+  const { athlete, rules, results, people, tier, words, json } = values;
   const [command, ...rest] = positionals;
   return {
     asksForHelp: values.help,
     command,
     argument: command === 'movements' ? rest.join(' ') || undefined : rest[0],
-    options: { json, date: dayOf(values.date), seed: seedOf(values.seed), ...given({ athlete, rules, results, people, tier }) },
+    options: { json, date: dayOf(values.date), seed: seedOf(values.seed), ...given({ athlete, rules, results, people, tier, words }) },
   };
 }
 

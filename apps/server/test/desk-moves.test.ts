@@ -44,6 +44,7 @@ describe('a desk as an archive', () => {
     const { desk } = from;
     await desk('PUT', '/me', { timeZone: 'Atlantic/Azores', units: 'lb', firstDay: 0 });
     await desk('PUT', '/rules', { rules: { board: 'perVersion' } });
+    await desk('PUT', '/words', { keep: [{ kind: 'like', words: 'deck roll', means: 'Burpee' }] });
     const [first, second] = [await addAthlete(desk, 'Hespin', { groups: ['crew'] }), await addAthlete(desk, 'Orvenna', { place: { kit: ['rope'] } })];
     const [before, workout] = [await addWorkout(desk, '# Before\nfor time, cap 9:00\n40 burpee'), await addWorkout(desk)];
     await desk('PUT', `/workouts/${workout}`, { audience: { groups: ['crew'], athletes: [second] }, tags: ['short'], revision: 1 });
@@ -59,6 +60,7 @@ describe('a desk as an archive', () => {
     expect(await take(to, archive)).toMatchObject({ status: 200, lines: 8 });
     expect(await boardOf(to.desk)).toEqual(await boardOf(from.desk));
     expect((await to.desk('GET', '/me')).json.coach).toMatchObject({ timeZone: 'Atlantic/Azores', units: 'lb', firstDay: 0 });
+    expect((await to.desk('GET', '/words')).json.words).toEqual([{ kind: 'like', words: 'deck roll', means: 'Burpee' }]);
     const { workouts } = (await to.desk('GET', '/workouts?tag=short')).json;
     expect(workouts[0]).toMatchObject({ title: 'Squall', audience: { groups: ['crew'], athletes: [expect.any(Number)] } });
     const { locks } = (await to.desk('GET', `/workouts/${workouts[0].id}/locks`)).json;

@@ -33,6 +33,16 @@ describe('a shared desk', () => {
     await guest('PUT', '/rules', { rules: { board: 'raw' } });
     expect((await owner('GET', '/rules')).json).toEqual((await guest('GET', '/rules')).json);
   });
+  test('what is answered about words of a message is of the desk: both keep theirs at once, and one can be taken back', async () => {
+    const [hop, roll] = ['lantern hop', 'deck roll'].map((words) => ({ kind: 'name', words, means: 'Burpee' }));
+    await Promise.all([owner('PUT', '/words', { keep: [hop] }), guest('PUT', '/words', { keep: [roll, { kind: 'figure', words: '3', means: '' }] })]);
+    const kept = (await owner('GET', '/words')).json.words;
+    // a figure is of one message
+    expect(kept).toHaveLength(2);
+    expect(kept).toEqual(expect.arrayContaining([hop, roll]));
+    expect((await guest('PUT', '/words', { drop: [hop] })).json.words).toEqual([roll]);
+    expect((await guest('PUT', '/words', { keep: [{ kind: 'guess', words: 'x', means: '' }] })).status).toBe(400);
+  });
   test('says whose it is to the guest, and only its owner invites and sees the instance', async () => {
     expect((await guest('GET', '/me')).json.coach).toMatchObject({ name: 'Sasquel', email: 'sasquel@lanterns.example', guestOf: 'Maruvel', founder: false });
     expect((await owner('GET', '/me')).json.coach).toMatchObject({ name: 'Maruvel', guestOf: null, founder: true });

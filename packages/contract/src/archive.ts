@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { logBySchema, usualLogBy } from './account';
 import { briefSchema, linesBesideSchema, lockSchema, measuredSchema, ratingSchema } from './answers';
 import { athleteFileSchema } from './file-schemas';
+import { houseWordsSchema } from './house-words';
 import { audienceSchema, portableWorkoutSchema } from './library';
 import { feltSchema, reportSchema } from './today';
 
@@ -24,6 +25,7 @@ export const archiveHeadSchema = z.object({
     firstDay: z.union([z.literal(0), z.literal(1)]),
     rules: z.record(z.string(), z.string()),
     tiers: z.array(z.string().max(80)).max(12).default([]),
+    words: houseWordsSchema.default([]),
     ritual: linesBesideSchema.nullable().default(null),
     logByHours: logBySchema.default(usualLogBy),
   }),

@@ -12,6 +12,7 @@ export * from './door';
 export * from './class-clock';
 export * from './record';
 export * from './delivery';
+export * from './house-words';
 export * from './discomfort';
 export { workoutSchema, windowSchema, scoreKindSchema } from './workout-schema';
 export { presentAdapted, presentLoads, presentMovement, presentPrediction, rounded } from './present';

@@ -9,7 +9,17 @@ export type * from './workout/workout';
 export { slotsOfPart, slotsOfWorkout, itemLists, mapSlots } from './workout/walk';
 export { summarize, type WorkoutSummary, type PartSummary } from './workout/summary';
 
-export { readWorkoutText, type ReadAny } from './message/read-any';
+export {
+  houseWordKinds,
+  houseWordSentence,
+  isKept as isKeptWord,
+  mostHouseWords,
+  withHouseWord,
+  withoutHouseWord,
+  type HouseWord,
+} from './message/house-words';
+export type { Choice, Question } from './message/questions';
+export { openSentences, readWorkoutText, type ReadAny } from './message/read-any';
 export { readMessage, type ReadMessage } from './message/read-message';
 
 // sentences about what was typed

@@ -11,12 +11,15 @@ import { spooled } from './spool';
 /** bytes of an archive that comes in */
 export const largestArchive = 200 * 1024 * 1024;
 
-async function* archiveText(services: Services, { id, name, timeZone, units, firstDay, rules, tiers, ritual, logByHours }: Coach): AsyncGenerator<string> {
+async function* archiveText(
+  services: Services,
+  { id, name, timeZone, units, firstDay, rules, tiers, words, ritual, logByHours }: Coach,
+): AsyncGenerator<string> {
   const head: ArchiveHead = {
     gambito: 'desk',
     format: 1,
     at: services.now().toISOString(),
-    coach: { name, timeZone, units, firstDay: firstDay === 0 ? 0 : 1, rules: { ...rules }, tiers: [...tiers], ritual, logByHours },
+    coach: { name, timeZone, units, firstDay: firstDay === 0 ? 0 : 1, rules: { ...rules }, tiers: [...tiers], words: [...words], ritual, logByHours },
   };
   yield `${JSON.stringify(head)}\n`;
   let lines = 0;

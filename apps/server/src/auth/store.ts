@@ -1,6 +1,6 @@
 /** Coaches and their sessions. */
-import { logBySchema, usualLogBy, type LogBy } from '@gambito/contract';
-import { readRules, type HouseRules, type MassUnit } from '@gambito/core';
+import { houseWordsSchema, logBySchema, usualLogBy, type LogBy } from '@gambito/contract';
+import { readRules, type HouseRules, type HouseWord, type MassUnit } from '@gambito/core';
 import { Op, QueryTypes } from 'sequelize';
 import type { Database } from '../platform/database';
 import { Problem } from '../platform/errors';
@@ -24,6 +24,8 @@ export interface Coach {
   readonly firstDay: number;
   /** named by the coach; none: the usual ones */
   readonly tiers: readonly string[];
+  /** what was answered about words of messages */
+  readonly words: readonly HouseWord[];
   /** lines of the own warm-up; null: none was written */
   readonly ritual: string | null;
   /** h after midnight of its day at which a score is due */
@@ -49,8 +51,13 @@ export interface CoachStore {
   createInvited(coach: NewCoach, tokenHash: string, now: Date): Promise<Coach>;
   change(
     id: number,
-    change: Partial<Pick<NewCoach, 'timeZone' | 'units' | 'passwordHash'> & Pick<Coach, 'firstDay' | 'ritual' | 'logByHours'> & { readonly tiers: string[] }>,
+    change: Partial<
+      Pick<NewCoach, 'timeZone' | 'units' | 'passwordHash'> &
+        Pick<Coach, 'firstDay' | 'ritual' | 'logByHours'> & { readonly tiers: string[]; readonly words: HouseWord[] }
+    >,
   ): Promise<void>;
+  /** What was answered about words, beside what others answer at the same moment. */
+  changeWords(id: number, change: (before: readonly HouseWord[]) => readonly HouseWord[]): Promise<readonly HouseWord[]>;
   /** Changes some house rules, beside what others change at the same moment. */
   changeRules(id: number, change: Readonly<Record<string, unknown>>): Promise<HouseRules>;
 }
@@ -68,13 +75,14 @@ interface AtDesk {
   readonly rules: unknown;
   readonly firstDay: number | null;
   readonly tiers: unknown;
+  readonly words: unknown;
   readonly ritual: string | null;
   readonly logByHours: number;
 }
-const atDesk = `p.id AS personId, p.email, p.name, p.founder, d.id, d.name AS owner, d.time_zone AS timeZone, d.units, d.rules, d.first_day AS firstDay, d.tiers, d.ritual, d.log_by_hours AS logByHours
+const atDesk = `p.id AS personId, p.email, p.name, p.founder, d.id, d.name AS owner, d.time_zone AS timeZone, d.units, d.rules, d.first_day AS firstDay, d.tiers, d.words, d.ritual, d.log_by_hours AS logByHours
   FROM coaches p JOIN coaches d ON d.id = COALESCE(p.desk_id, p.id)`;
 
-const show = ({ owner, units, rules, firstDay, tiers, founder, logByHours, ...row }: AtDesk): Coach => ({
+const show = ({ owner, units, rules, firstDay, tiers, words, founder, logByHours, ...row }: AtDesk): Coach => ({
   ...row,
   logByHours: logBySchema.safeParse(logByHours).data ?? usualLogBy,
   guestOf: row.id === row.personId ? null : owner,
@@ -82,6 +90,7 @@ const show = ({ owner, units, rules, firstDay, tiers, founder, logByHours, ...ro
   rules: readRules(parsed(rules)).rules,
   firstDay: firstDay ?? 1,
   tiers: parsed<string[] | null>(tiers) ?? [],
+  words: houseWordsSchema.safeParse(parsed(words)).data ?? [],
   founder: founder === 1,
 });
 
@@ -120,6 +129,13 @@ export function coachStore(database: Database): CoachStore {
     change: async (id, change) => {
       await write(() => models.coaches.update(change, { where: { id } }));
     },
+    changeWords: (id, change) =>
+      transact(async (transaction) => {
+        const row = await models.coaches.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true });
+        const words = change(houseWordsSchema.safeParse(row.words).data ?? []);
+        await row.update({ words: [...words] }, { transaction });
+        return words;
+      }),
     changeRules: (id, change) =>
       transact(async (transaction) => {
         const row = await models.coaches.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true });

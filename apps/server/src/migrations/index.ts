@@ -18,6 +18,7 @@ import * as presses from './0012-presses';
 import * as browsers from './0013-browsers';
 import * as whoseScore from './0014-whose-score';
 import * as painReports from './0015-pain-reports';
+import * as houseWords from './0016-house-words';
 
 const migrations = [
   { name: '0001-first', ...first },
@@ -35,6 +36,7 @@ const migrations = [
   { name: '0013-browsers', ...browsers },
   { name: '0014-whose-score', ...whoseScore },
   { name: '0015-pain-reports', ...painReports },
+  { name: '0016-house-words', ...houseWords },
 ];
 
 /** What migrating itself needs first. */

@@ -83,6 +83,7 @@ const columns = {
     rules: json(),
     founder: { type: DataTypes.TINYINT.UNSIGNED, allowNull: true },
     tiers: { ...json(), defaultValue: [] },
+    words: { ...json(), defaultValue: [] },
     firstDay: { type: DataTypes.TINYINT.UNSIGNED, allowNull: false, defaultValue: 1 },
     deskId: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
     calendarToken: { type: DataTypes.CHAR(32), allowNull: true },

@@ -1,6 +1,6 @@
 /** A row of each table. Only stores see one. */
 import type { Audience } from '@gambito/contract';
-import type { WorkoutFacts } from '@gambito/core';
+import type { HouseWord, WorkoutFacts } from '@gambito/core';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model } from 'sequelize';
 
 type Row<Self extends Model> = Model<InferAttributes<Self>, InferCreationAttributes<Self>>;
@@ -19,6 +19,8 @@ export interface CoachRow extends Row<CoachRow> {
   firstDay: CreationOptional<number>;
   /** named by the coach; none: the usual ones */
   tiers: CreationOptional<string[]>;
+  /** what was answered about words of messages */
+  words: CreationOptional<HouseWord[]>;
   /** whose desk this coach works at; null: their own */
   deskId: CreationOptional<number | null>;
   /** of the calendar feed; null: there is none */

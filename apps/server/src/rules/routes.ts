@@ -1,4 +1,5 @@
-import { linesBesideSchema, rulesFileSchema } from '@gambito/contract';
+import { isKeptWord, withHouseWord, withoutHouseWord, type HouseWord } from '@gambito/core';
+import { houseWordsSchema, linesBesideSchema, rulesFileSchema } from '@gambito/contract';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import { coachIn, coachScope } from '../platform/scopes';
@@ -31,6 +32,25 @@ export function ruleRoutes(plain: FastifyInstance, services: Services): void {
       const ritual = request.body.ritual?.trim() || null;
       await services.coaches.change(coachIn(request).id, { ritual });
       return { ritual };
+    },
+  );
+  const wordsAnswer = z.object({ words: houseWordsSchema });
+  app.get('/words', { schema: { summary: 'What was answered about words of messages', response: { 200: wordsAnswer } } }, async (request) => ({
+    words: [...coachIn(request).words],
+  }));
+  app.put(
+    '/words',
+    {
+      schema: {
+        summary: 'Keep answers about words of messages, and take others back',
+        body: z.object({ keep: houseWordsSchema.default([]), drop: houseWordsSchema.default([]) }),
+        response: { 200: wordsAnswer },
+      },
+    },
+    async (request) => {
+      const { keep, drop } = request.body;
+      const change = (before: readonly HouseWord[]) => keep.filter(isKeptWord).reduce(withHouseWord, drop.reduce(withoutHouseWord, before));
+      return { words: [...(await services.coaches.changeWords(coachIn(request).id, change))] };
     },
   );
   app.put('/rules', { schema: { summary: 'Choose house rules', body: z.object({ rules: rulesFileSchema }), response: { 200: answer } } }, async (request) => ({

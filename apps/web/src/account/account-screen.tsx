@@ -6,6 +6,7 @@ import { BackupsList } from './backups-list';
 import { CalendarFeed } from './calendar-feed';
 import { DeskArchive } from './desk-archive';
 import { DeskPeople } from './desk-people';
+import { HouseWordsList } from './house-words-list';
 import { Invitations } from './invitations';
 import { Messenger } from './messenger';
 import { Outbox } from './outbox';
@@ -26,6 +27,7 @@ export function AccountScreen() {
       <div className="grid gap-10 md:grid-cols-2">
         <RoomForm coach={me.coach} />
         <SessionsList />
+        <HouseWordsList />
         <DeskPeople />
         <CalendarFeed />
         <Messenger />

@@ -15,6 +15,7 @@ import {
   predictWorkout,
   prepare,
   referenceCapacity,
+  openSentences,
   readWorkoutText,
   ritualOf,
   runWarnings,
@@ -41,6 +42,8 @@ import {
   type RunWarning,
   type Workout,
   unansweredSentence,
+  type HouseWord,
+  type Question,
 } from '@gambito/core';
 import { expose } from 'comlink';
 import { kindsOf } from './kinds';
@@ -51,9 +54,11 @@ export interface LiveReference {
   readonly run: Run;
   readonly stimulus: PartDescription[];
 }
-/** A message as it was read: plain notation, and in sentences what found no place. */
+/** A message as it was read: plain notation with the line each line came from, what only the coach can say, and in sentences what else found no place. */
 export interface MessageReading {
   readonly notation: string;
+  readonly from: readonly (number | null)[];
+  readonly questions: readonly Question[];
   readonly open: readonly string[];
 }
 /** What somebody scored before: what it says, or its text until it was read. */
@@ -153,11 +158,11 @@ const worker = {
       })),
     };
   },
-  /** A text that is a message, as plain notation. `of`: the text that was read */
-  readAs({ text, units }: Source): { of: string; reading: MessageReading | null } {
-    const { readAs, diagnostics } = readWorkoutText(text, { units });
-    const open = diagnostics.filter(({ level }) => level !== 'info').map(({ message }) => message);
-    return { of: text, reading: readAs === null ? null : { notation: readAs, open } };
+  /** A text that is a message, as plain notation. `of`: the text that was read @param words what the coach answered before */
+  readAs({ text, units }: Source, words: readonly HouseWord[]): { of: string; reading: MessageReading | null } {
+    const read = readWorkoutText(text, { units, words });
+    const { readAs: notation, from, questions } = read;
+    return { of: text, reading: notation === null ? null : { notation, from, questions, open: openSentences(read) } };
   },
   /** The workout as written, once, for the reference athlete of a column: what is redrawn while a figure is dragged. */
   live({ text, units }: Source, category: Category): LiveReference | null {

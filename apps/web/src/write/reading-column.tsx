@@ -6,6 +6,7 @@ import { StripAxis, StripLane } from '../strip/strip';
 import { showScore } from '../ui/scores';
 import { CheatSheet } from './cheat-sheet';
 import { ClassReading } from './class-reading';
+import { ReadAs } from './read-as';
 import { PartReading } from './part-reading';
 import type { Reading, Writing } from './use-write';
 
@@ -15,11 +16,9 @@ export function ReadingColumn({ workout, writing }: { workout: StoredWorkout; wr
   const { parts } = parsed.workout;
   if (writing.message)
     return (
-      <section aria-label="What it says" className="min-w-0 text-soft">
-        <p>
-          This text reads like a message. Take what Gambito reads it as, below the text: times, the class and the stimulus are shown here then. Nothing of it is
-          sent before.
-        </p>
+      <section aria-label="What it says" className="flex min-w-0 flex-col gap-3">
+        <ReadAs message={text} reading={writing.message} take={writing.change} show={writing.show} />
+        <p className="text-sm text-soft">Times, the class and the stimulus are shown here when you have taken it. Nothing of a message is sent before that.</p>
       </section>
     );
   if (parts.length === 0)

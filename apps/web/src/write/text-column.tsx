@@ -6,7 +6,6 @@ import { Button } from '../ui/button';
 import { ChangedElsewhere } from './changed-elsewhere';
 import { EarlierTexts } from './earlier-texts';
 import { ProblemList } from './problem-list';
-import { ReadAs } from './read-as';
 import { SaveNote } from './save-note';
 import { isUntouched } from './untouched';
 import type { Writing } from './use-write';
@@ -30,13 +29,21 @@ export function TextColumn({ workout, writing }: { workout: StoredWorkout; writi
         <ChangedElsewhere theirs={state.theirs} keepMine={() => writing.keepMine(state.theirs)} takeTheirs={() => writing.takeTheirs(state.theirs)} />
       )}
       <div className="min-h-72 flex-1">
-        <WorkoutEditor key={units} text={text} units={units} onChange={change} save={() => void save()} startHere={isUntouched(workout)} />
+        <WorkoutEditor
+          key={units}
+          text={text}
+          units={units}
+          onChange={change}
+          save={() => void save()}
+          startHere={isUntouched(workout)}
+          shown={writing.shown}
+          isMessage={writing.message !== null}
+        />
       </div>
       <p className="text-sm text-soft">
         Tab takes what is offered. Alt with ↑ and ↓ turns a figure, dragging it does too. F8 goes to the next remark, Alt Enter takes its fix.
       </p>
-      {writing.message && <ReadAs message={text} reading={writing.message} take={change} />}
-      <ProblemList problems={writing.problems} take={writing.takeFix} />
+      {!writing.message && <ProblemList problems={writing.problems} take={writing.takeFix} />}
     </section>
   );
 }

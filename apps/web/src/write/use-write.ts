@@ -49,6 +49,7 @@ function useEdits({ text, change }: Pick<ReturnType<typeof useAutosave>, 'text' 
 export function useWrite(workout: StoredWorkout) {
   const autosave = useAutosave(workout);
   const [category, setCategory] = useState<Category>('men');
+  const [shown, setShown] = useState<{ readonly line: number } | null>(null);
   // what is typed is there at once; what it says may come a moment later
   const reading = useReading(useDeferredValue(autosave.text), category);
   const { diagnostics } = reading.parsed;
@@ -56,6 +57,9 @@ export function useWrite(workout: StoredWorkout) {
     ...autosave,
     ...useEdits(autosave),
     message: useReadAs(autosave.text),
+    /** the line of the text that is marked, from 0 */
+    shown,
+    show: (line: number): void => setShown({ line }),
     category,
     setCategory,
     reading,

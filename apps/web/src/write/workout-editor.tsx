@@ -6,7 +6,7 @@ import { EditorState } from '@codemirror/state';
 import { EditorView, keymap, placeholder, type Command, type KeyBinding } from '@codemirror/view';
 import { parseWorkout, type Diagnostic as ReadDiagnostic, type MassUnit } from '@gambito/core';
 import { minimalSetup } from 'codemirror';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, type RefObject } from 'react';
 import { complete, nothingKnown } from './completions';
 import { scrubFigures } from './scrub-figures';
 import { useKnown } from './use-known';
@@ -119,6 +119,28 @@ const editorKeys = (units: MassUnit, save: () => void): KeyBinding[] => [
   ...lintKeymap,
 ];
 
+function markLine(view: EditorView, line: number): void {
+  if (line >= view.state.doc.lines) return;
+  const { from, to } = view.state.doc.line(line + 1);
+  view.dispatch({ selection: { anchor: from, head: to }, scrollIntoView: true });
+  view.focus();
+}
+
+/** What the reader says of the text, unless it is a message; and the line that is shown. */
+function useMarks(
+  view: RefObject<EditorView | null>,
+  quiet: RefObject<boolean>,
+  { units, shown, isMessage }: { units: MassUnit; shown: { readonly line: number } | null; isMessage: boolean },
+): void {
+  useEffect(() => {
+    quiet.current = isMessage;
+    if (view.current) view.current.dispatch(setDiagnostics(view.current.state, isMessage ? [] : remarksOn(view.current.state, units)));
+  }, [view, quiet, isMessage, units]);
+  useEffect(() => {
+    if (view.current && shown) markLine(view.current, shown.line);
+  }, [view, shown]);
+}
+
 interface EditorProps {
   readonly text: string;
   readonly units: MassUnit;
@@ -126,15 +148,20 @@ interface EditorProps {
   readonly save: () => void;
   /** the cursor waits at the end of it */
   readonly startHere: boolean;
+  /** a line that is marked, from 0; a new value marks again */
+  readonly shown?: { readonly line: number } | null;
+  /** no notation: what the strict reader would say of it is not said */
+  readonly isMessage?: boolean;
 }
 
-export function WorkoutEditor({ text, units, onChange, save, startHere }: EditorProps) {
+export function WorkoutEditor({ text, units, onChange, save, startHere, shown = null, isMessage = false }: EditorProps) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const changed = useRef(onChange);
   changed.current = onChange;
   const saved = useRef(save);
   saved.current = save;
+  const quiet = useRef(isMessage);
   const known = useRef(nothingKnown);
   known.current = useKnown();
   useEffect(() => {
@@ -160,7 +187,7 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
           EditorView.contentAttributes.of({ 'aria-label': 'Workout text', spellcheck: 'false' }),
           placeholder('AMRAP 12:00\n6 power clean @ 50/35 kg\n…'),
           lintGutter(),
-          linter((view) => remarksOn(view.state, units), { delay: readAfter }),
+          linter((view) => (quiet.current ? [] : remarksOn(view.state, units)), { delay: readAfter }),
           EditorView.updateListener.of((update) => update.docChanged && changed.current(update.state.doc.toString())),
         ],
       }),
@@ -173,6 +200,7 @@ export function WorkoutEditor({ text, units, onChange, save, startHere }: Editor
     return () => created.destroy();
     // the editor owns its text after it is made
   }, []);
+  useMarks(view, quiet, { units, shown, isMessage });
   useEffect(() => {
     const current = view.current;
     // what comes from outside (tidied, taken from the other window) is one step of undo of its own

@@ -18,6 +18,8 @@ export interface Assembled {
 /** words that join names and make no talk of them */
 const joins = /^(?:and|of|the|a|an|some|with|at|for|to|each|per|n|by|-|,)$/;
 
+const schemes: ReadonlySet<Span['k']> = new Set(['clock', 'every', 'onOff', 'ladder', 'rounds', 'sets', 'forTime', 'quality', 'head']);
+
 /** What stands after a piece. */
 interface Ahead {
   /** pieces of the line after it */
@@ -50,7 +52,7 @@ const takers: Takers = {
     takeSetsReps(
       state,
       span,
-      rest.some(({ k }) => k === 'movement'),
+      rest.slice(0, rest.findIndex(({ k }) => k === 'part') === -1 ? undefined : rest.findIndex(({ k }) => k === 'part')).some(({ k }) => k === 'movement'),
     ),
   series: (state, span) => takeSeries(state, span),
   ladder: (state, { rungs }) => takeLadder(state, rungs),
@@ -76,6 +78,7 @@ const takers: Takers = {
   tier: (state, { name }) => (name === null ? undefined : state.beginTier(name)),
   part: (state) => state.endSegment(false),
   after: (state) => state.beginAfter(),
+  once: (state, { at }) => state.beginOnce(at),
   plus: (state) => void (state.plus = state.last !== null),
   vest: (state, { text }) => void (state.current.vest = text ?? ''),
   corrects: (state) => void (state.corrects = true),
@@ -90,19 +93,22 @@ const takers: Takers = {
     if (state.last) state.last.load ??= state.current.items.at(-2)?.load ?? null;
   },
   word: (state, { text }) => {
-    if (!joins.test(text)) state.words++;
+    if (!joins.test(text.replace(/[:;.]+$/, ''))) state.words++;
   },
 };
 
-/** @param lines spans of each line */
-export function assemble(lines: readonly (readonly Span[])[]): Assembled {
-  const state = new Assembly();
+/** @param lines spans of each line @param way on which a length without a movement is covered; null: nobody said */
+export function assemble(lines: readonly (readonly Span[])[], way: string | null = null): Assembled {
+  const state = new Assembly(way);
   const names = (spans: readonly Span[]): boolean => spans.some(({ k }) => k === 'movement');
   lines.forEach((spans, at) => {
+    state.line = at;
     const later = lines.slice(at + 1).some(names);
     spans.forEach((span, index) => {
       const rest = spans.slice(index + 1);
       (takers[span.k] as (state: Assembly, span: Span, ahead: Ahead) => void)(state, span, { rest, items: later || names(rest) });
+      // what was said before a scheme is no talk about the work after it
+      if (schemes.has(span.k)) [state.words, state.once] = [0, null];
       state.previous = span.k === 'part' ? null : span;
     });
     state.endSegment(true);

@@ -1,8 +1,9 @@
 /** Where the putting together stands: the parts so far, and what waits for its item. */
 import { formatClock } from '../units/duration';
+import { findMovement } from '../movements/names';
 import { movementIn, newDraft, type Draft, type Item } from './draft';
 import type { Named } from './gazetteer';
-import type { Span, Unit } from './span';
+import type { Once, Span, Unit } from './span';
 
 /** nothing but a scheme stands before it */
 const isAlone = (before: Span | null): boolean => before === null || /^(?:part|sets|rounds|head|clock|label|letter|every)$/.test(before.k);
@@ -10,6 +11,8 @@ const isAlone = (before: Span | null): boolean => before === null || /^(?:part|s
 const engines = /^(?:run|row|bike|air-bike|ski|walk)$/;
 
 export class Assembly {
+  /** @param way on which a length without a movement is covered; null: nobody said */
+  constructor(private readonly way: string | null = null) {}
   readonly drafts: Draft[] = [newDraft()];
   readonly left: string[] = [];
   readonly guessed: Named[] = [];
@@ -21,8 +24,12 @@ export class Assembly {
   corrects = false;
   forAll = false;
   words = 0;
+  /** of the message, from 0 */
+  line = 0;
   /** how often the clock that comes next is run */
   repeat: number | null = null;
+  /** where what is named next stands */
+  once: Once | null = null;
   /** the lift that was named last */
   lift: Named | null = null;
   /** the machine or the way on foot that was named last */
@@ -61,6 +68,13 @@ export class Assembly {
     else this.endSegment(false);
   }
 
+  /** `buy-in`, `cash-out`: one begins a part, the other ends it. */
+  beginOnce(at: Once): void {
+    if (at === 'buyIn') this.begin();
+    this.once = at;
+    this.last = null;
+  }
+
   /** A count waits for its movement; one that still waits has found none, and is said. */
   hold(count: string, unit: Unit | null): void {
     // `one 800 m run`: once
@@ -74,8 +88,8 @@ export class Assembly {
     if (count === null || count === 'max') return;
     // metres of nothing are run, and that is said
     if ((unit === 'm' || unit === 'km' || unit === 'mile') && this.pending?.alone) {
-      const run: Named = { name: 'Run', id: 'run', guessed: true };
-      this.guessed.push(run);
+      const run: Named = this.way === null ? { name: 'Run', id: 'run', guessed: true } : { name: this.way, id: findMovement(this.way), guessed: false };
+      if (run.guessed) this.guessed.push(run);
       this.current.items.push(this.item(run, { count, unit }));
     } else this.left.push(unit === null ? count : unit === 's' && Number(count) >= 60 ? formatClock(Number(count)) : `${count} ${unit}`);
   }
@@ -99,6 +113,7 @@ export class Assembly {
       label: this.label,
       plus: false,
       restSeconds: null,
+      line: this.line,
       amongWords: false,
       maxUnit: null,
       ...change,
@@ -125,7 +140,7 @@ export class Assembly {
     });
     if (this.corrects && before?.named?.name === named.name) this.current.items.pop();
     this.corrects = false;
-    this.current.items.push(item);
+    this.current[this.once ?? 'items'].push(item);
     this.last = item;
     this.lineLabel = this.label ?? this.lineLabel;
     [this.pending, this.label, this.load, this.height, this.plus] = [null, null, null, null, false];
@@ -148,6 +163,7 @@ export class Assembly {
     }
     this.previous = null;
     this.words = 0;
+    if (isLine && this.last !== null) this.once = null;
     if (isLine) this.last = null;
   }
 }

@@ -18,6 +18,8 @@ export interface Item {
   /** one of a complex with the item before it */
   plus: boolean;
   restSeconds: number | null;
+  /** of the message, from 0 */
+  line: number;
   /** words beside it in its segment: it may be talk */
   amongWords: boolean;
   /** what is counted in its time; null: reps */
@@ -46,6 +48,9 @@ export interface Draft {
   /** of a running clock, s */
   window: { readonly from: number; readonly to: number } | null;
   items: Item[];
+  /** once, before and after the items */
+  buyIn: Item[];
+  cashOut: Item[];
 }
 export const newDraft = (): Draft => ({
   kind: null,
@@ -66,15 +71,19 @@ export const newDraft = (): Draft => ({
   tier: null,
   window: null,
   items: [],
+  buyIn: [],
+  cashOut: [],
 });
+/** Every item of a part, in its order. */
+export const itemsOf = ({ buyIn, items, cashOut }: Draft): readonly Item[] => [...buyIn, ...items, ...cashOut];
 export const movementIn = (item: Pick<Item, 'named'> | undefined): Movement | null =>
   item?.named?.id && isMovementId(item.named.id) ? movementOf(item.named.id) : null;
 
 export const clean = (value: number): string => String(Number(value.toFixed(3)));
-/** `2x15/10 kg`, `70-75%`, `bodyweight` */
+/** `2x15/10 kg`, `70-75%`; without a unit where none was told: `units-told.ts` puts it in */
 export function loadText({ values, high, unit, count }: Pick<Figure, 'values' | 'high' | 'unit' | 'count'>): string {
   const pood = unit === 'pood';
   const each = values.map((value) => clean(pood ? value * 16 : value)).join('/');
   const figures = high === null ? each : `${each}-${clean(high)}`;
-  return `${count === 2 ? '2x' : ''}${figures}${unit === '%' ? '%' : ` ${pood ? 'kg' : (unit ?? 'kg')}`}`;
+  return `${count === 2 ? '2x' : ''}${figures}${unit === '%' ? '%' : pood ? ' kg' : unit === null ? '' : ` ${unit}`}`;
 }

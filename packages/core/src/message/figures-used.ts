@@ -39,7 +39,7 @@ interface Told {
   readonly as: readonly number[];
 }
 /** not within a name such as `c2b` */
-const figure = /(?<![a-wyz])(\d+):(\d\d)|(?<![a-wyz\d.])(\d+(?:\.\d+)?)(?: ?(?:(kg|lb|km|m|min|s|h|mile|foot|yd|in|cm|pood|cal)(?![a-z])|(%)))?/g;
+const figure = /(?<![a-wyz])(\d+):(\d\d)|(?<![a-wyz\d.])(\d+(?:\.\d+)?)(?: ?(?:(kg|lb|km|m|min|s|h|mile|foot|yd|in(?! ?\d)|cm|pood|cal)(?![a-z])|(%)))?/g;
 function told(line: string): Told[] {
   const found = [...line.matchAll(figure)];
   return found.map((match, at) => {
@@ -63,7 +63,9 @@ const isNote = (line: string): boolean => /^\s*(?:notes?|coach|nb)\s*:/i.test(li
 const numbered = /\b(?:workout|wod|event|week|day|part|phase|hall|test|training|session|piece)\s(?:no\.? ?)?\d+\b(?! ?(?:x|:\d|rounds|min|km|m\b|kg))/g;
 
 /** which minute or station a line is of, how a rep is done: no amount */
-const labelled = /(?:^|(?<=[\s:;]))(?:(?:min(?:ute)?s?|m|station) ?\d{1,2}(?= ?[-:.])|\d{1,2} ?[.):](?=\s|$))/g;
+const labelled = /(?:^|(?<=[\s:;]))(?:(?:min(?:ute)?s?|m|station) ?\d{1,2}(?= ?[-:.])|\d(?= - \d)|\d{1,2} ?[.):](?=\s|$))/g;
+/** so many stations of a minute: they stand below it */
+const rotation = /\b\d+ ?min rotation\b/g;
 const tempo = /\btempo:? ?[\dx][\dx-]*|@ ?\d\dx\d\b/g;
 
 /** `EMOM 10`, `every 3:00 for 15:00`: what a clock comes to as a whole */
@@ -72,10 +74,16 @@ const totalsOf = (workout: Workout): (number | null)[] =>
     ({ seconds, capSeconds, setSeconds, rounds, sets }) => [seconds, capSeconds, setSeconds, rounds, sets].flat() as (number | null)[],
   );
 
+/** s from the start at which each part ends: windows of a running clock are told by them */
+function endsOf(workout: Workout): number[] {
+  let at = 0;
+  return summarize(workout).parts.map(({ seconds }) => (at += seconds ?? 0));
+}
+
 /** @returns the figures of a text that are nowhere in what was read of it, as they were written */
 export function unusedFigures(text: string, workout: Workout): string[] {
   const numbers = new Set<number>();
-  numbersOf([workout.parts, workout.tiers, totalsOf(workout)], numbers);
+  numbersOf([workout.parts, workout.tiers, totalsOf(workout), endsOf(workout)], numbers);
   const all = [...numbers];
   const isUsed = ({ as }: Told): boolean => as.some((value) => all.some((number) => Math.abs(number - value) <= 0.006 * Math.max(1, value)));
   const stated = text
@@ -83,9 +91,10 @@ export function unusedFigures(text: string, workout: Workout): string[] {
     .split('\n')
     .filter((line) => !isNote(line))
     .join('\n');
-  return normalLines(stated)
-    .map((line) => line.replace(numbered, '').replace(labelled, '').replace(tempo, ''))
+  const unused = normalLines(stated)
+    .map((line) => line.replace(numbered, '').replace(labelled, '').replace(tempo, '').replace(rotation, ''))
     .flatMap(told)
     .filter((each) => !isUsed(each))
     .map(({ text: figureText }) => figureText);
+  return [...new Set(unused)];
 }

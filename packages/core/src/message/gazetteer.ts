@@ -69,19 +69,6 @@ const shortNames: Readonly<Record<string, string>> = {
   'bar-facing burpee': 'bar-facing burpee',
   'bar facing burpee': 'bar-facing burpee',
   'bar facing burpees': 'bar-facing burpee',
-  'burpees over the bar': 'lateral burpee, over the bar',
-  'burpees over bar': 'lateral burpee, over the bar',
-  'burpee over the bar': 'lateral burpee, over the bar',
-  'lateral burpees over the bar': 'lateral burpee, over the bar',
-  'lateral burpee over the bar': 'lateral burpee, over the bar',
-  'lateral burpees over bar': 'lateral burpee, over the bar',
-  'burpees over the rower': 'lateral burpee, over the rower',
-  'lateral burpees over the rower': 'lateral burpee, over the rower',
-  'lat burpee over rower': 'lateral burpee, over the rower',
-  'lat burpees over rower': 'lateral burpee, over the rower',
-  'lateral burpees over the dumbbell': 'lateral burpee, over the dumbbell',
-  'lateral burpees over the dumbbells': 'lateral burpee, over the dumbbell',
-  'burpees over the dumbbell': 'lateral burpee, over the dumbbell',
   'lat burpee': 'lateral burpee',
   'c2b pull-up': 'chest-to-bar pull-up',
   ctb: 'chest-to-bar pull-up',
@@ -103,6 +90,8 @@ export interface Named {
   readonly id: string | null;
   /** another spelling stood there */
   readonly guessed: boolean;
+  /** what stood there instead of the name that was guessed */
+  readonly typed?: string;
 }
 
 const implementWords: Readonly<Record<string, string>> = {
@@ -130,8 +119,15 @@ function withImplement(words: string): string | null {
 
 const byName = (name: string): Named => ({ name, id: findMovement(name.split(',')[0]!), guessed: false });
 
+/** what one hops over; a box is jumped onto */
+const overThing =
+  /^(?:lat(?:eral)? )?burpees? (?:over|across) (?:the |a |your |ur )?(bar|barbell|rower|dumbbell|db|kettlebell|kb|line|towel|ball|plate|rope|bench|chair)s?$/;
+const thingNames: Readonly<Record<string, string>> = { barbell: 'bar', db: 'dumbbell', kb: 'kettlebell' };
+
 const exact = remembered((text: string): Named | null => {
   const words = folded(text);
+  const over = overThing.exec(words)?.[1];
+  if (over) return byName(`lateral burpee, over the ${thingNames[over] ?? over}`);
   if (Object.hasOwn(shortNames, words)) return byName(shortNames[words]!);
   const id = findMovement(words) ?? withImplement(words);
   if (id !== null) return { name: movementOf(id).name, id, guessed: false };
@@ -163,7 +159,8 @@ export function slipAt(words: readonly string[], from: number): { named: Named; 
     const text = span.join(' ');
     if (text.length < 5 || span.some((word) => parting.test(word) || /\d/.test(word))) continue;
     const [id] = nearMovements(text, 1);
-    if (id !== undefined && isSlip(foldName(text), foldName(movementOf(id).name))) return { named: { name: movementOf(id).name, id, guessed: true }, used };
+    if (id !== undefined && isSlip(foldName(text), foldName(movementOf(id).name)))
+      return { named: { name: movementOf(id).name, id, guessed: true, typed: text }, used };
   }
   return null;
 }

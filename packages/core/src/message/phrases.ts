@@ -30,12 +30,18 @@ const unitOf = (text: string | undefined): Unit | null => (text === undefined ||
 
 export const phrases: readonly Phrase[] = [
   // clocks
-  phrase(String.raw`(${T}|\d+)[ -]*amrap\b`, (m) => ({ k: 'clock', clock: 'amrap', seconds: minutesOr(m[1]) })),
+  phrase(String.raw`(${T}|\d+)(?:[ -]*|, )amrap\b`, (m) => ({ k: 'clock', clock: 'amrap', seconds: minutesOr(m[1]) })),
   phrase(String.raw`amrap(?: ?(?:of|in|for|-|:|x|@))* ?(${T}|\d+\b(?! ?(?:${U}\b|/|x|-)))`, (m) => ({ k: 'clock', clock: 'amrap', seconds: minutesOr(m[1]) })),
   phrase(String.raw`(${T}) on (?:the|a) (?:running )?clock`, (m) => ({ k: 'clock', clock: 'amrap', seconds: secondsOf(m[1]!) })),
+  // `20 minutes: 5 power cleans, 5 burpees`
+  phrase(String.raw`(\d+ min) ?:(?= ?\d+ ?(?!\d|:|min|s\b|sets|rounds|x))`, (m) => ({ k: 'clock', clock: 'amrap', seconds: secondsOf(m[1]!) })),
   phrase(String.raw`amrap\b`, () => ({ k: 'clock', clock: 'amrap', seconds: null })),
   phrase(String.raw`(${T}|\d+)[ -]*emom\b`, (m) => ({ k: 'clock', clock: 'emom', seconds: minutesOr(m[1]) })),
-  phrase(String.raw`emom(?: ?(?:of|in|for|-|:|x|@))* ?(${T}|\d+\b(?! ?(?:${U}\b|/|x|-)))`, (m) => ({ k: 'clock', clock: 'emom', seconds: minutesOr(m[1]) })),
+  phrase(String.raw`emom(?: ?(?:of|in|for|-|:|x|@))* ?(${T}|\d+\b(?! ?(?:${U}\b|/|x|rounds|sets)|-))`, (m) => ({
+    k: 'clock',
+    clock: 'emom',
+    seconds: minutesOr(m[1]),
+  })),
   phrase(String.raw`emom\b`, () => ({ k: 'clock', clock: 'emom', seconds: null })),
   phrase(String.raw`(?:the |your |a )?heav(?:y|iest) (single|double|triple)(?: in (${T}))?`, (m) => ({
     k: 'heavy',
@@ -67,8 +73,10 @@ export const phrases: readonly Phrase[] = [
     off: /^\d+$/.test(m[2]!) ? num(m[2]) : secondsOf(m[2]!),
     times: m[3] === undefined ? null : num(m[3]),
   })),
-  phrase(String.raw`(\d+)\/(\d+) ?x ?(\d+)\b(?! ?(?:kg|lb))`, (m) => ({ k: 'onOff', on: num(m[1]), off: num(m[2]), times: num(m[3]) })),
-  phrase(String.raw`work (${T}) ?,? ?(?:and )?(?:rest|pause|off) (${T})(?: ?,? ?(?:x ?)?(\d+) ?(?:rounds|times|sets|x)?)?`, (m) => ({
+  // `40/20 x 3 rounds` of several stations: each once a round
+  phrase(String.raw`(\d+)\/(\d+)(?= ?x ?\d+ rounds)`, (m) => ({ k: 'onOff', on: num(m[1]), off: num(m[2]), times: null })),
+  phrase(String.raw`(\d+)\/(\d+) ?x ?(\d+)\b(?! ?(?:kg|lb|rounds))`, (m) => ({ k: 'onOff', on: num(m[1]), off: num(m[2]), times: num(m[3]) })),
+  phrase(String.raw`work (?:for )?(${T}) ?,? ?(?:and )?(?:rest|pause|off) (?:for )?(${T})(?: ?,? ?(?:x ?)?(\d+) ?(?:rounds|times|sets|x)?)?`, (m) => ({
     k: 'onOff',
     on: secondsOf(m[1]!),
     off: secondsOf(m[2]!),
@@ -90,7 +98,7 @@ export const phrases: readonly Phrase[] = [
     way: /jog/.test(m[0]!) ? 'run' : null,
   })),
   phrase(
-    String.raw`(?<=^|[;,.] ?)(?:from )?(?:min(?:ute)?s? )?(\d+:\d\d|\d+)(?: ?min)? ?(?:-|to|until) ?(\d+:\d\d|\d+)(?: ?min)?(?: ?rest\b| ?off\b)?(?= ?[:,]| ?$| (?:rest|amrap|emom|max|find|build|run|row|\d))`,
+    String.raw`(?<=^|[;,.] ?)(?:from )?(?:min(?:ute)?s? )?(\d+:\d\d|\d+)(?: ?min)? ?(?:-|to|until) ?(\d+:\d\d|\d+)(?: ?min)?(?: ?rest\b| ?off\b)?(?= ?[:,]| ?\.?$|\. | (?:rest|amrap|emom|max|find|build|run|row|\d))`,
     (m) => {
       const [from, to] = [minutesOr(m[1])!, minutesOr(m[2])!];
       // counts and ranges of sets grow by one or two; a window is longer than half a minute
@@ -107,6 +115,11 @@ export const phrases: readonly Phrase[] = [
     reps: null,
     seconds: secondsOf(m[1]!),
   })),
+  phrase(String.raw`(?:find|build (?:up )?to|work up to) (?:your|a|an|the|ur)? ?heavy (\d)(?: reps?)?(?:,? ?(?:in|within) (${T}))?`, (m) => ({
+    k: 'heavy',
+    reps: num(m[1]),
+    seconds: m[2] === undefined ? null : secondsOf(m[2]),
+  })),
   phrase(
     String.raw`(?:find|build (?:up )?to|work up to|max out) (?:your|a|an|the|ur)? ?(?:heav\w+|max\w*|\d ?rm)(?: (single|double|triple|set))?(?:,? ?(?:in|within) (${T}))?`,
     (m) => ({
@@ -119,9 +132,17 @@ export const phrases: readonly Phrase[] = [
     k: 'cap',
     seconds: minutesOr(m[1])!,
   })),
+  phrase(
+    String.raw`(?:stop|done|(?:do not|don't|dont) go over|finish(?:ed)?|no (?:more|longer) than|not? more than|you have|at most|under|within)(?: it)?(?: (?:at|after|by|in|within|under))? (${T})(?! (?:rest|row|run|bike|amrap|emom|on|off))`,
+    (m) => {
+      const seconds = secondsOf(m[1]!);
+      // nothing is over in less than a minute
+      return seconds < 60 ? null : { k: 'cap', seconds };
+    },
+  ),
   phrase(String.raw`(${T}) (?:time )?(?:cap|limit|tc|to get it done|max\b(?! ))`, (m) => ({ k: 'cap', seconds: secondsOf(m[1]!) })),
   phrase(
-    String.raw`(?:x ?)?(\d+) ?x ?(\d+(?:-\d+)?)(?: (?:reps|rep))?(?: ?(m|cal|s|km))?(?![\d./]| ?(?:kg|lb|min|%|in\b|cm))(?:(?= ?/? ?(?:e|ea|each|per|side|leg|arm)\b))?`,
+    String.raw`(?:x ?)?(\d+) ?x ?(\d+(?:-\d+)?)(?: (?:reps|rep))?(?: ?(m|cal|s|km)\b)?(?![\d./]| ?(?:kg|lb|min|%|in\b|cm))(?:(?= ?/? ?(?:e|ea|each|per|side|leg|arm)\b))?`,
     (m) => ({
       k: 'setsReps',
       sets: num(m[1]),
@@ -130,16 +151,26 @@ export const phrases: readonly Phrase[] = [
     }),
   ),
   phrase(String.raw`(\d+) ?x ?max\b`, (m) => ({ k: 'setsReps', sets: num(m[1]), reps: 'max', unit: null })),
+  phrase(String.raw`(\d+) reps?(?: ?(?:x|,|for|of))? (\d+) sets`, (m) => ({ k: 'setsReps', sets: num(m[2]), reps: m[1]!, unit: null })),
   phrase(String.raw`x ?(\d+) x ?(\d+) sets`, (m) => ({ k: 'setsReps', sets: num(m[2]), reps: m[1]!, unit: null })),
   phrase(String.raw`(\d+) sets? (?:of|x) (\d+)\b(?! ?(?:${U})\b)`, (m) => ({ k: 'setsReps', sets: num(m[1]), reps: m[2]!, unit: null })),
   phrase(String.raw`(\d+) (?:sets?|series)\b`, (m) => ({ k: 'sets', count: num(m[1]) })),
-  phrase(String.raw`(\d+) (?:rounds?)\b`, (m) => ({ k: 'rounds', count: num(m[1]), word: 'rounds' })),
+  phrase(String.raw`(?:x ?)?(\d+) (?:rounds?)\b`, (m) => ({ k: 'rounds', count: num(m[1]), word: 'rounds' })),
   phrase(String.raw`rounds? ?[:=] ?(\d+)(?= ?(?:$|[.,;]))`, (m) => ({ k: 'rounds', count: num(m[1]), word: 'rounds' })),
   phrase(String.raw`(\d+) times(?: (?:round|through|over|in all))?\b`, (m) => ({ k: 'rounds', count: num(m[1]), word: 'times' })),
   phrase(String.raw`(?:\bx|repeat x?) ?(\d+)(?= |$|[.,;:)])(?! ?(?:kg|lb|m\b|cal|s\b|min))`, (m) => ({ k: 'rounds', count: num(m[1]), word: 'times' })),
+  // `1 round = …, do 4 of them`
+  phrase(String.raw`do (\d+)(?: rounds)? of (?:them|these|those|that|this)`, (m) => ({ k: 'rounds', count: num(m[1]), word: 'times' })),
+  phrase(String.raw`1 (?:round|set) ?(?:=|is|:)`, () => ({ k: 'part', hard: false })),
+  phrase(String.raw`\d+ min rotation`, (m) => ({ k: 'word', text: m[0]! })),
   phrase(String.raw`(\d+) ?x ?(?=:|$)`, (m) => ({ k: 'rounds', count: num(m[1]), word: 'times' })),
-  phrase(String.raw`\d+(?:-\d+){2,14}(?![\d:])`, (m) => ({ k: 'ladder', rungs: m[0].split('-').map(Number) })),
-  phrase(String.raw`\d+(?:\/\d+){2,14}(?![\d:]| ?(?:kg|lb|%))`, (m) => ({ k: 'ladder', rungs: m[0].split('/').map(Number) })),
+  phrase(String.raw`(?:(?:descending|countdown|count down|ladder|down)[ :,-]*)*(?:from )?(\d{1,2}) (?:down )?to (?:1|one)\b(?! ?(?:${U}))`, (m) => ({
+    k: 'ladder',
+    rungs: Array.from({ length: num(m[1]) }, (_, at) => num(m[1]) - at),
+  })),
+  phrase(String.raw`\d+(?:-\d+){2,14}(?![\d:])`, (m) => rungsOf(m[0].split('-'))),
+  phrase(String.raw`\d+(?: - \d+){2,14}(?![\d:]| ?(?:${U}))`, (m) => rungsOf(m[0].split(' - '))),
+  phrase(String.raw`\d+(?:\/\d+){2,14}(?![\d:]| ?(?:kg|lb|%))`, (m) => rungsOf(m[0].split('/'))),
   phrase(String.raw`\d+(?:[ ,]{1,2}\d+){2,14}(?! ?(?:${U})\b|[\d:/x.%])`, (m) => ({ k: 'ladder', rungs: m[0].split(/[ ,]+/).map(Number) })),
   // rests
   phrase(
@@ -259,7 +290,7 @@ export const phrases: readonly Phrase[] = [
     k: 'side',
   })),
   phrase(String.raw`max(?:imum|imal)?(?: (?:reps?|effort|unbroken))?(?: of)?\b`, () => ({ k: 'max' })),
-  phrase(String.raw`(?:in |into )?(?:teams|pairs|groups) of (\d)`, (m) => ({ k: 'team', size: num(m[1]) })),
+  phrase(String.raw`(?:in |into )?(?:a )?(?:teams?|pairs|groups?) of (\d)`, (m) => ({ k: 'team', size: num(m[1]) })),
   phrase(String.raw`(?:in pairs|with (?:a |ur |your )?(?:partner|mate|buddy)|partner (?:workout|wod)|ygig|i go,? (?:you|u) go|(?:you|u) go,? i go)`, () => ({
     k: 'team',
     size: 2,
@@ -271,15 +302,16 @@ export const phrases: readonly Phrase[] = [
     name: m[1]!,
   })),
   phrase(String.raw`(?:min(?:ute)?|m) ?(\d)\b(?: ?[:.)-])?`, (m) => ({ k: 'label', label: num(m[1]) })),
+  phrase(String.raw`(?<=^)(\d) ?- (?=\d+ ?\S)`, (m) => ({ k: 'label', label: num(m[1]) })),
   phrase(String.raw`(?<=^)(\d{1,2}) ?[.)](?= \S)`, (m) => ({ k: 'label', label: num(m[1]) })),
   phrase(String.raw`(odd|even)(?: min(?:ute)?s?)?(?: ?[:-])?`, (m) => ({ k: 'label', label: m[0]!.startsWith('odd') ? 1 : 2 })),
   phrase(String.raw`(?:first|1st) (?:min(?:ute)?)\b`, () => ({ k: 'label', label: 1 })),
   phrase(
-    String.raw`(?:part|workout|wod|event|block|piece) [a-e\d]\b ?[:.)-]?|(?:strength|conditioning|metcon|finisher|accessory|engine|skill|warm-?up(?! sets)|cool-?down)\b ?[:.)-]?`,
+    String.raw`(?:part|workout|wod|event|block|piece) [a-e\d]\b ?[:.)-]?|(?:finish(?= ?:)|strength|conditioning|metcon|finisher|accessory|engine|skill|warm-?up(?! sets)|cool-?down)\b ?[:.)-]?`,
     () => ({ k: 'head' }),
   ),
-  phrase(String.raw`(?<=^)(?:and )?(?:then|afterwards|after that|finally|finish(?: it)?(?: off)? with|cash out(?: with)?)\b`, () => ({ k: 'after' })),
-  phrase(String.raw`(?:and )?then(?: an?)?(?: finish with)?\b|afterwards|followed by|after that|cash out with|finish with|straight onto|straight into`, () => ({
+  phrase(String.raw`(?<=^)(?:and )?(?:then|afterwards|after that|finally|finish(?: it)?(?: off)? with)\b`, () => ({ k: 'after' })),
+  phrase(String.raw`(?:and )?then(?: an?)?(?: finish with)?\b|afterwards|followed by|after that|finish with|straight onto|straight into`, () => ({
     k: 'part',
     hard: false,
   })),
@@ -293,6 +325,8 @@ export const phrases: readonly Phrase[] = [
     loads: [...m[0].matchAll(/@ ?(\d+(?:\.\d+)?)/g)].map((each) => num(each[1])),
     unit: m[0].includes('%') ? '%' : m[1] === undefined ? null : (m[1] as Unit),
   })),
+  phrase(String.raw`(?:as a |your |with a )?buy[- ]?in\b(?: (?:of|is|with))? ?[:=-]?`, () => ({ k: 'once', at: 'buyIn' })),
+  phrase(String.raw`(?:as a |your |with a )?cash[- ]?out\b(?: (?:of|is|with))? ?[:=-]?`, () => ({ k: 'once', at: 'cashOut' })),
   phrase(String.raw`\+`, () => ({ k: 'plus' })),
   phrase(
     String.raw`(?:in|with|w|wearing)? ?(?:a |the )?(?:weight )?vest(?: on)?(?: ?[(@,]? ?(\d+(?:\.\d+)?)(?: ?(?:kg|lb))? ?(?:\/ ?(\d+(?:\.\d+)?))?(?: ?(kg|lb))?\)?)?`,
@@ -313,6 +347,13 @@ export const phrases: readonly Phrase[] = [
     at: false,
   })),
 ];
+
+/** `5/5/5/5/5`: as many sets of five (common practice); else the rungs of a ladder */
+function rungsOf(figures: readonly string[]): Span {
+  const rungs = figures.map(Number);
+  const isSets = rungs.every((rung) => rung === rungs[0]);
+  return isSets ? { k: 'setsReps', sets: rungs.length, reps: String(rungs[0]), unit: null } : { k: 'ladder', rungs };
+}
 
 function restOf(low: string | undefined, high: string | undefined, unit: string | undefined, scope: string | undefined): Span | null {
   const figure = (text: string | undefined): number | null => {

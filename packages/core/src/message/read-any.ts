@@ -1,17 +1,22 @@
 /** A text that may be notation or a message: the reader that needs to guess and leave less is taken. */
 import { formatWorkout } from '../notation/format-workout';
-import { parseWorkout, type ParsedWorkout, type ReadOptions } from '../notation/parse-workout';
+import { parseWorkout, type ParsedWorkout } from '../notation/parse-workout';
 import type { Diagnostic } from '../notation/problems';
 import { unusedFigures } from './figures-used';
 import { formatClock } from '../units/duration';
 import { slotsOfPart } from '../workout/walk';
 import { normalLines } from './normalise';
-import { countsReps, readMessage } from './read-message';
+import type { Question } from './questions';
+import { countsReps, readMessage, type MessageOptions } from './read-message';
 import { spansOf } from './spans';
 
 export interface ReadAny extends ParsedWorkout {
   /** the plain notation it was read as; null: it was notation */
   readonly readAs: string | null;
+  /** for each line of `readAs` the line of the message it came from, from 0; null: from several, or from none */
+  readonly from: readonly (number | null)[];
+  /** of a message: what only the coach can say; each is also among the diagnostics, as a sentence */
+  readonly questions: readonly Question[];
 }
 
 const costs: Readonly<Record<Diagnostic['level'], number>> = { error: 10, warning: 3, info: 0 };
@@ -79,10 +84,10 @@ const about = (level: Diagnostic['level'], code: Diagnostic['code'], message: st
 /** `5 x 5 deadlifts, rest 3 min. Then 3 rounds of ring rows` on one line: where a part may begin that the strict reader takes into the one before it */
 const mayBeginPart = /\bthen\b|[.;]\s/i;
 /** A reading without a remark that is not the only one: the other has more parts, and left nothing aside either. */
-function otherReading(text: string, { workout }: ParsedWorkout, options: ReadOptions): Diagnostic[] {
+function otherReading(text: string, { workout }: ParsedWorkout, options: MessageOptions): Diagnostic[] {
   const at = text.search(mayBeginPart);
   if (at === -1) return [];
-  const { notation, left, aside, guessed } = readMessage(text);
+  const { notation, left, aside, guessed } = readMessage(text, options);
   if (notation === '' || left.length + aside.length > 0 || guessed.some((each) => each.guessed)) return [];
   const read = parseWorkout(notation, options);
   if (costOf(read.diagnostics) > 0 || read.workout.parts.length <= workout.parts.length) return [];
@@ -90,44 +95,68 @@ function otherReading(text: string, { workout }: ParsedWorkout, options: ReadOpt
   return [about('warning', 'read_as', message, text.slice(0, at).split('\n').length)];
 }
 
+/** What is said of a message besides its questions: nothing of it can be answered by a choice. */
+export function openSentences({ diagnostics, questions }: Pick<ReadAny, 'diagnostics' | 'questions'>): string[] {
+  const asked = new Set(questions.map(({ sentence }) => sentence));
+  // a name that is not known is a question, or was one
+  return diagnostics.filter(({ level, code, message }) => level !== 'info' && code !== 'unknown_movement' && !asked.has(message)).map(({ message }) => message);
+}
+
+/** Of the strict reader, with what else is to be said. */
+const asNotation = (strict: ParsedWorkout, more: readonly Diagnostic[] = []): ReadAny => ({
+  ...strict,
+  readAs: null,
+  from: [],
+  questions: [],
+  diagnostics: [...strict.diagnostics, ...more],
+});
+
 /** The strict reading of a text that it did not take whole: its figures without a place are said as well. */
 function withUnused(text: string, strict: ParsedWorkout): ReadAny {
   const told = strict.diagnostics.map(({ message }) => message).join(' ');
   const silent = unusedFigures(text, strict.workout).filter((figure) => !told.includes(/[\d.:]+/.exec(figure)![0]));
-  return { ...strict, readAs: null, diagnostics: [...strict.diagnostics, ...silent.map((figure) => about('warning', 'unread_figure', noPlace(figure)))] };
+  return asNotation(
+    strict,
+    silent.map((figure) => about('warning', 'unread_figure', noPlace(figure))),
+  );
 }
 
-export function readWorkoutText(text: string, options: ReadOptions = {}): ReadAny {
-  const strict = parseWorkout(text, options);
-  const strictCost =
-    costOf(strict.diagnostics) +
-    unused * unusedFigures(text, strict.workout).length +
-    (corrects.test(text) ? correction : 0) +
-    (countsReps(text) && isTimed(strict.workout) ? correction : 0) +
-    keptWork * workInNotes(text, strict.diagnostics).length;
-  // a text that goes beyond what is read is refused by its limit, not rescued
-  const isBeyond = strict.diagnostics.some(({ code }) => code === 'limit');
-  if (isBeyond || isNotation(text, strict)) return { ...strict, readAs: null };
-  if (strictCost === 0 && strict.workout.parts.length > 0)
-    return { ...strict, readAs: null, diagnostics: [...strict.diagnostics, ...otherReading(text, strict, options)] };
-  const { notation, left, guessed, aside } = readMessage(text);
-  if (notation === '') return withUnused(text, strict);
+const strictCostOf = (text: string, { workout, diagnostics }: ParsedWorkout): number =>
+  costOf(diagnostics) +
+  unused * unusedFigures(text, workout).length +
+  (corrects.test(text) ? correction : 0) +
+  (countsReps(text) && isTimed(workout) ? correction : 0) +
+  keptWork * workInNotes(text, diagnostics).length;
+
+/** Of the message reader, and what it costs; null: it found no work. */
+function asMessage(text: string, options: MessageOptions): { reading: ReadAny; cost: number } | null {
+  const { notation, from, left, guessed, aside, questions, askFigure } = readMessage(text, options);
+  if (notation === '') return null;
   const read = parseWorkout(notation, options);
-  const slips = guessed.filter((each) => each.guessed);
-  const unusedOnes = unusedFigures(text, read.workout);
+  const isSettled = (figure: string): boolean => (options.words ?? []).some(({ kind, words }) => kind === 'figure' && words === figure);
+  const unusedOnes = unusedFigures(text, read.workout).filter((figure) => !isSettled(figure));
   // either may know of one the other does not
   const unplaced = [...left, ...unusedOnes.filter((figure) => !left.some((other) => sameFigure(figure, other)))];
-  const cost = costOf(read.diagnostics) + guess * slips.length + unused * unplaced.length;
-  if (cost >= strictCost) return withUnused(text, strict);
+  const diagnostics = [
+    about('info', 'read_as', `Read as: ${notation.replaceAll('\n', ' / ')}`),
+    ...read.diagnostics,
+    ...unplaced.map((figure) => about('warning', 'unread_figure', noPlace(figure))),
+    ...(aside.length > 0 ? [about('warning', 'unread_words', `Left aside: “${aside.join('”, “')}”. Look whether any of it matters.`)] : []),
+    ...questions.map(({ sentence }) => about('info', 'read_as', sentence)),
+  ];
   return {
-    ...read,
-    readAs: notation,
-    diagnostics: [
-      about('info', 'read_as', `Read as: ${notation.replaceAll('\n', ' / ')}`),
-      ...read.diagnostics,
-      ...unplaced.map((figure) => about('warning', 'unread_figure', noPlace(figure))),
-      ...(aside.length > 0 ? [about('warning', 'unread_words', `Left aside: “${aside.join('”, “')}”. Look whether any of it matters.`)] : []),
-      ...slips.map(({ name }) => about('info', 'read_as', `Read as “${name}”.`)),
-    ],
+    reading: { ...read, readAs: notation, from, questions: [...questions, ...unplaced.map(askFigure)], diagnostics },
+    cost: costOf(read.diagnostics) + guess * guessed.filter((each) => each.guessed).length + unused * unplaced.length,
   };
+}
+
+export function readWorkoutText(text: string, options: MessageOptions = {}): ReadAny {
+  const strict = parseWorkout(text, options);
+  // a text that goes beyond what is read is refused by its limit, not rescued
+  const isBeyond = strict.diagnostics.some(({ code }) => code === 'limit');
+  if (isBeyond || isNotation(text, strict)) return asNotation(strict);
+  const strictCost = strictCostOf(text, strict);
+  if (strictCost === 0 && strict.workout.parts.length > 0) return asNotation(strict, otherReading(text, strict, options));
+  const message = asMessage(text, options);
+  return message === null || message.cost >= strictCost ? withUnused(text, strict) : message.reading;
 }

@@ -2,6 +2,7 @@
 import type { Named } from './gazetteer';
 
 export type Unit = 'kg' | 'lb' | 'm' | 'km' | 'mile' | 'foot' | 'cal' | 's' | 'in' | 'cm' | '%' | 'pood';
+export type Once = 'buyIn' | 'cashOut';
 export type Span =
   | { readonly k: 'clock'; readonly clock: 'amrap' | 'emom' | 'deathBy' | 'tabata'; readonly seconds: number | null }
   | { readonly k: 'every'; readonly each: number; readonly times: number | null; readonly seconds: number | null }
@@ -40,6 +41,8 @@ export type Span =
   | { readonly k: 'part'; readonly hard: boolean }
   /** what follows comes once, when what stands above is done */
   | { readonly k: 'after' }
+  /** what comes once, before or after all the rest of a part */
+  | { readonly k: 'once'; readonly at: Once }
   | { readonly k: 'plus' }
   | { readonly k: 'unit'; readonly unit: Unit }
   | { readonly k: 'letter'; readonly at: number }

@@ -26,12 +26,15 @@ interface Found {
   readonly span: Span;
   readonly end: number;
 }
+const cutsWord = /^[a-z][a-z]$/;
 function phraseAt(line: string, at: number): Found | null {
   let best: Found | null = null;
   for (const { pattern, make } of phrases) {
     pattern.lastIndex = at;
     const match = pattern.exec(line);
     if (!match || match[0] === '' || (best && at + match[0].length <= best.end)) continue;
+    // a phrase ends with its word: `even` is none of `evening`
+    if (cutsWord.test(line.slice(at + match[0].length - 1, at + match[0].length + 1))) continue;
     const span = make(match);
     if (span) best = { span, end: at + match[0].length };
   }
@@ -61,7 +64,7 @@ function readSpans(line: string): readonly Span[] {
         !last.at &&
         last.count === null &&
         (last.values.length === 1 || last.unit !== null) &&
-        (begins === undefined || begins.k === 'part' || begins.k === 'plus' || begins.k === 'letter')) ||
+        (begins === undefined || begins.k === 'part' || begins.k === 'plus' || begins.k === 'letter' || (begins.k === 'word' && /[:,;]$/.test(begins.text)))) ||
       last?.k === 'unit';
     const named = isBegun ? nameFrom(line, at, afterCount) : null;
     const said = isBegun ? phraseAt(line, at) : null;

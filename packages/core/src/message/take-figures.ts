@@ -3,14 +3,20 @@ import type { Assembly } from './assembly';
 import { clean, loadText, movementIn, type Columns, type Draft, type Figure, type Item } from './draft';
 import type { Span } from './span';
 
+/** what stands before it is of the one, what stands after it of the other */
+const joins = /^(?:and|then|&|\+|or|,|;|\/)$/;
+
 export function takeFigure(state: Assembly, span: Figure, rest: readonly Span[]): void {
   const { unit, values, count, at } = span;
   const next = rest.find(({ k }) => k !== 'word');
-  const isDirect = rest[0]?.k === 'movement' || (rest[0]?.k === 'word' && rest[1]?.k === 'movement') || rest[0]?.k === 'max';
+  const isDirect = rest[0]?.k === 'movement' || (rest[0]?.k === 'word' && rest[1]?.k === 'movement' && !joins.test(rest[0].text)) || rest[0]?.k === 'max';
   const text = values.map(clean).join('/');
   if (unit === 'kg' || unit === 'lb' || unit === 'pood' || unit === '%' || count === 2) return setLoad(state, loadText(span), span);
   if (unit === 'in' || unit === 'cm') return setHeight(state, `${text} ${unit}`);
   if (unit === 'foot' && state.last && /wall-ball|rope-climb/.test(state.last.named?.id ?? '')) return setHeight(state, `${text} ft`);
+  // `emom, 5 rounds (15 min)`: the clock’s own
+  if (unit === 's' && (state.current.kind === 'emom' || state.current.kind === 'amrap') && state.current.seconds === null && !isDirect)
+    return void (state.current.seconds = values[0]!);
   if (unit !== null && !at) {
     const own = state.last && state.last.count === null && state.previous?.k === 'movement';
     if (own && !isDirect) {
@@ -29,8 +35,7 @@ export function takeFigure(state: Assembly, span: Figure, rest: readonly Span[])
     return;
   }
   if (state.last && state.last.load === null && (at || values.length === 2 || values[0]! >= 4)) {
-    if ((movement === null || movement.load === null) && /box|step|jump/.test(state.last.named?.name ?? ''))
-      return setHeight(state, `${text} ${values[0]! > 36 ? 'cm' : 'in'}`);
+    if ((movement === null || movement.load === null) && /box|step|jump/.test(state.last.named?.name ?? '')) return setHeight(state, text);
     if (movement === null || movement.load !== null) return setLoad(state, loadText(span), span);
   }
   if (next?.k === 'movement' || state.pending === null) state.hold(text, null);

@@ -33,7 +33,9 @@ export function takeScheme(state: Assembly, kind: 'forTime' | 'quality', itemsFo
 export function takeRounds(state: Assembly, count: number, word: 'rounds' | 'times', itemsFollow: boolean): void {
   const { current } = state;
   if (current.kind === 'emom' || current.kind === 'every' || current.kind === 'onOff') {
-    if (current.kind !== 'emom') current.times ??= count;
+    // rounds of stations: each once a round
+    if (current.kind === 'onOff' && word === 'rounds') current.rounds ??= count;
+    else if (current.kind !== 'emom') current.times ??= count;
     if (current.items.length === 0 || !itemsFollow) return;
   }
   if (current.items.length === 0 || (!itemsFollow && current.rounds === null)) {
@@ -45,6 +47,9 @@ export function takeRounds(state: Assembly, count: number, word: 'rounds' | 'tim
 }
 
 export function takeSetsReps(state: Assembly, { sets, reps, unit }: Extract<Span, { k: 'setsReps' }>, isNamed: boolean): void {
+  // `100 m farmers carry 2x24`: two of 24
+  if (sets === 2 && !isNamed && state.last?.count != null && state.last.load === null && (movementIn(state.last)?.load ?? null) !== null)
+    return void (state.last.load = `2x${reps}`);
   if (state.last && state.last.count === null) {
     const item = state.last;
     if (state.current.items.length > 1 || state.current.kind !== null) {

@@ -75,6 +75,8 @@ const spelled = [...spellings].map(([spelling, id]) => ({ spelling, id, words: s
 const droppable = [/^barbell /, /^alternating /, / \(.*\)$/, /^bodyweight /, /^dumbbell (?=burpee)/, /^(?:russian|two dumbbell) /];
 
 export function findMovement(text: string): MovementId | null {
+  // “single” is a movement, “one” is somebody or something
+  if (/^\s*ones?\s*$/i.test(text)) return null;
   const folded = foldName(text);
   const direct = spellings.get(folded);
   if (direct) return direct;
@@ -119,8 +121,8 @@ const nearTo = remembered((folded: string): readonly MovementId[] => {
     .map(([id]) => id);
 });
 
-/** The nearest names to words that are none, closest first; ties in the catalogue's order. */
-export function nearestMovements(text: string, most = 3): MovementId[] {
+/** The nearest names to words that are none, closest first; ties in the catalogue's order. @param within share of the letters that may differ */
+export function nearestMovements(text: string, most = 3, within = Infinity): MovementId[] {
   const folded = foldName(text.slice(0, 200));
   const scored = new Map<MovementId, number>();
   for (const { spelling, id, words } of spelled) {
@@ -129,6 +131,7 @@ export function nearestMovements(text: string, most = 3): MovementId[] {
     scored.set(id, Math.min(scored.get(id) ?? Infinity, score));
   }
   return [...scored.entries()]
+    .filter(([, score]) => score <= within * folded.length)
     .sort((a, b) => a[1] - b[1])
     .slice(0, most)
     .map(([id]) => id);

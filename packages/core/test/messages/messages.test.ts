@@ -7,6 +7,7 @@ import { unusedFigures } from '../../src/message/figures-used';
 import { parseWorkout } from '../../src/notation/parse-workout';
 import { cases } from '../cases';
 import { meaningOf } from './meaning';
+import spoken from './spoken.json' with { type: 'json' };
 import corpus from './workouts.json' with { type: 'json' };
 
 type Case = (typeof corpus)[number];
@@ -23,12 +24,15 @@ function seen({ n, style, text, plain }: Case): Seen {
   return { n, style, isRight, isTold: reading.diagnostics.some(({ level }) => level !== 'info') };
 }
 
+/** Written as a coach would say them, before the reader was run on them (our own, not of the corpus). */
+test.each(spoken)('$text', ({ text, plain }) => expect(readWorkoutText(text).readAs).toBe(plain));
+
 describe('messages of strangers', () => {
   const all = corpus.map(seen);
   test('are read right, of each style, no less often than before', () => {
     const right = new Map<string, number>();
     for (const each of all) if (each.isRight) right.set(each.style, (right.get(each.style) ?? 0) + 1);
-    const least = { chat: 28, voice: 6, whiteboard: 28, spreadsheet: 4, document: 25 };
+    const least = { chat: 28, voice: 7, whiteboard: 28, spreadsheet: 4, document: 26 };
     for (const [style, count] of Object.entries(least)) expect([style, (right.get(style) ?? 0) >= count]).toEqual([style, true]);
   });
   test('what is not read right is said, but for a few that are known', () => {
