@@ -111,7 +111,7 @@ test('a message that is pasted is read beside its text, taken by a key, and come
   await page.keyboard.insertText('morning team! 12 min amrap today: 8 burpees, 12 air squats, 16 kb swings (24/16). bring 2 towels');
   const reading = page.getByRole('region', { name: 'Read as' });
   await expect(reading).toContainText('16 kettlebell swing @ 24/16 kg');
-  await expect(reading.getByRole('list', { name: 'Not read' })).toContainText('“2” found no place.');
+  await expect(reading.getByRole('list', { name: 'Questions' })).toContainText('Where does “2” belong?');
   await page.keyboard.press('Alt+r');
   await expect(reading).toHaveCount(0);
   await expect(text).toContainText('8 burpee');

@@ -18,6 +18,7 @@ export {
   withoutHouseWord,
   type HouseWord,
 } from './message/house-words';
+export { readAthleteMessage, type AthleteMessage, type MessageChange, type MessageProposal } from './message/athlete-message';
 export type { Choice, Question } from './message/questions';
 export { openSentences, readWorkoutText, type ReadAny } from './message/read-any';
 export { readMessage, type ReadMessage } from './message/read-message';

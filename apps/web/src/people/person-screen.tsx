@@ -16,6 +16,7 @@ import { otherKit } from './other-kit';
 import { OwnDoorLink } from './own-door';
 import { PastResults } from './past-results';
 import { ChoiceField, LinesField, TextField } from './person-fields';
+import { PasteBox } from './paste-box';
 import { PlacePart } from './place-part';
 import { ProposalsOf } from './proposals-of';
 import { usePerson, type PersonForm } from './use-person';
@@ -38,6 +39,7 @@ function Person({ stored }: { stored: StoredAthlete | null }) {
         <ChangedMeanwhile person={person} />
         <HarmWaiting person={person} />
       </div>
+      <PasteBox person={person} />
       <form
         className="grid gap-x-8 gap-y-4 sm:grid-cols-2 xl:grid-cols-[1fr_1.15fr_1fr_270px]"
         onSubmit={(event) => {

@@ -7,10 +7,10 @@ import { thingsIn, type Found, type Thing } from './kit-things';
 import { normalLines } from './normalise';
 
 /** words before a name, and after it, that say it is not there (common practice, from memory) */
-const absentBefore = String.raw`no|not|never|without|neither|nor|zero|forget|lost|sold|had|except(?: for)?|apart from|other than|isn'?t|ain'?t|hasn'?t|waiting (?:on|for)|do not (?:have|possess|own)|don'?t (?:have|own)|have not|haven'?t|need|want|any`;
+const absentBefore = String.raw`no|not|never|without|neither|nor|zero|forget|lost|sold|had|except(?: for)?|apart from|other than|isn'?t|ain'?t|hasn'?t|waiting (?:on|for)|do not (?:have|possess|own)|don'?t (?:have|own)|have not|haven'?t|has (?:borrowed|taken)|need|want|any`;
 /** `a broken box`; what follows a thing, as in `bar broken, rings`, is said of that one */
 const unfit = /\b(?:broken|cracked|torn|unstable|wobbly) (?:old |wooden |wood |plyo )?$/;
-const absentAfter = String.raw`broken|broke|is out|out of order|lent|loaned|on order|ordered|arrives?|arriving|on (?:its|the) way|sold|missing|at work|has a hole|does not exist|doesn'?t exist|is not|isn'?t|not stable|wobbly|unsafe|not there|i do not have|i don'?t have|don'?t use|i cannot|cannot|can'?t|can not|closed|no longer|not (?:here|available|usable)`;
+const absentAfter = String.raw`broken|broke|is out|out of order|lent|loaned|borrowed by|at my \w+'s|on order|ordered|arrives?|arriving|on (?:its|the) way|sold|missing|at work|has a hole|does not exist|doesn'?t exist|is not|isn'?t|not stable|wobbly|unsafe|not there|i do not have|i don'?t have|don'?t use|i cannot|cannot|can'?t|can not|closed|no longer|not (?:here|available|usable)`;
 const crossed = '✘|✗|❌';
 const deniedBefore = new RegExp(String.raw`\b(?:${absentBefore})\b[^,;]*$`);
 const deniedAfter = new RegExp(String.raw`^[^,;]*?(?:\b(?:${absentAfter})\b|: ?no\b|= ?no\b|${crossed}| no$)`);
