@@ -12,7 +12,7 @@ const said = (text: string): string =>
 describe('a workout', () => {
   test.each([
     ['AMRAP 9:00\n15 dumbbell push press @ 2x15/2x10 kg', 'AMRAP 9:00 / 15 dumbbell push press @ 2x15/10 kg'],
-    ['for time, cap 9:00\n20 box jump 24"/20"', 'for time, cap 9:00 / 20 box jump @ 61/51 cm'],
+    ['for time, cap 9:00\n20 box jump 24"/20"', 'for time, cap 9:00 / 20 box jump @ 24/20 in'],
     ['for time, cap 9:00\n20 box jump 60 cm/50 cm', 'for time, cap 9:00 / 20 box jump @ 60/50 cm'],
     ['AMRAP 9:00\n10 one and a quarter air squats', 'AMRAP 9:00 / 10 one and a quarter air squats'],
     ['AMRAP 9:00\n10 single-dumbbell hang clean and jerk @ 22.5 kg', 'AMRAP 9:00 / 10 single dumbbell hang clean and jerk @ 22.5 kg'],

@@ -150,6 +150,7 @@ const phrases: readonly (readonly [RegExp, Plain])[] = [
   [/\ba (?:minute|min)(?: and)? (\d{1,2})\b/g, '1:$1'],
   [/\b(?:a|one) (?:minute|min)\b/g, '1 min'],
   [/\b(?:a|another|one more) (mile|km|k)\b/g, '1 $1'],
+  [/\bhalf (?:a )?(mile|km|k)\b/g, '0.5 $1'],
   [/(\d)\s*(?:kilograms?|kilos?|kgs?)\b(?:\.(?=\s?[,;)]))?/g, '$1 kg'],
   [/(\d)\s*(?:pounds?|lbs?|#)(?!\w)/g, '$1 lb'],
   [/(\d)\s*(?:metres?|meters?|mtrs?)\b/g, '$1 m'],

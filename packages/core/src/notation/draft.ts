@@ -1,6 +1,6 @@
 /** One movement of a line as it is being read: what was taken so far, and where. */
 import type { MassUnit } from '../units/mass';
-import type { Columns, Count, Effort, Prescription, SaidUnit, Slot } from '../workout/workout';
+import type { Columns, Count, Effort, Height, Prescription, SaidUnit, Slot } from '../workout/workout';
 import type { ReadProblem, Span } from './problems';
 
 export interface Figure {
@@ -27,7 +27,7 @@ export interface Draft {
   times: number | null;
   perSide: boolean;
   load: Prescription | null;
-  heightCm: Columns | null;
+  heightCm: Height | null;
   hold: Slot['hold'];
   tempo: string | null;
   effort: Effort | null;

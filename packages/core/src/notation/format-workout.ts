@@ -16,6 +16,7 @@ import type {
   Block,
   Columns,
   EveryPart,
+  Height,
   IntervalsPart,
   Item,
   Part,
@@ -118,6 +119,7 @@ function formatCount({ count, unit, unitSaid }: Slot): string {
   switch (count.kind) {
     case 'fixed': {
       const whole = { men: count.men / factor, women: count.women / factor };
+      if (unitSaid === 'clock' && count.low === null) return formatClock(count.men);
       return count.low === null ? columns(whole) : `${figure(count.low / factor)}-${figure(whole.men)}`;
     }
     case 'rung':
@@ -137,7 +139,7 @@ function coreOf(slot: Slot): string {
   const before = formatCount(slot);
   const movement = movementOf(slot.movement);
   const open = isOpen(slot);
-  const unit = open || (slot.unit === 'reps' && movement.unit === 'reps') ? '' : (slot.unitSaid ?? slot.unit);
+  const unit = open || (slot.unit === 'reps' && movement.unit === 'reps') ? '' : slot.unitSaid === 'clock' ? (slot.count.kind === 'fixed' && slot.count.low === null ? '' : 's') : (slot.unitSaid ?? slot.unit);
   const inside = slot.count.kind === 'max' && slot.count.seconds !== undefined ? `in ${formatClock(slot.count.seconds)}` : '';
   return [before, unit, nameOf(slot), slot.side ?? '', inside].filter((word) => word !== '').join(' ');
 }
@@ -164,6 +166,14 @@ const noteText = remembered((note: string): string => {
   return plain ? `, ${note}` : ` "${note.replaceAll('"', "'")}"`;
 });
 
+/** In the unit it was written in, where whole centimetres give that figure back. */
+function formatHeight({ men, women, unit }: Height): string {
+  const factor = unit === 'in' ? 2.54 : 30.48;
+  if (unit === undefined) return `${columns({ men, women })} cm`;
+  const rounded = (cm: number): number => Math.round((cm / factor) * 2) / 2;
+  return `${columns({ men: rounded(men), women: rounded(women) })} ${unit}`;
+}
+
 function tailOf(slot: Slot, withLoad: boolean): string {
   const notes = [
     slot.perSide ? 'each side' : '',
@@ -177,7 +187,7 @@ function tailOf(slot: Slot, withLoad: boolean): string {
     .map((note) => `, ${note}`)
     .join('');
   const load = withLoad && slot.load ? ` @ ${formatLoad(slot.load)}` : '';
-  return `${tail}${slot.note === null ? '' : noteText(slot.note)}${load}${slot.heightCm ? ` @ ${columns(slot.heightCm)} cm` : ''}`;
+  return `${tail}${slot.note === null ? '' : noteText(slot.note)}${load}${slot.heightCm ? ` @ ${formatHeight(slot.heightCm)}` : ''}`;
 }
 
 export function formatSlot(slot: Slot): string {

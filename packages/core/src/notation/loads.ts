@@ -1,14 +1,14 @@
 /** What weighs, stands high or goes slowly: `2x17.5/12.5 kg`, `135/95 lb`, `24/20"`, `to 10/9 ft`, `75 %`, `1.5 BW`, `AHAP`, `RPE 8`, `tempo 31X1`. */
 import { poundsToKilograms, type MassUnit } from '../units/mass';
 import { isWithin, ranges } from '../units/ranges';
-import type { Columns, Effort, Prescription } from '../workout/workout';
+import type { Effort, Height, Prescription } from '../workout/workout';
 import { findMovement } from '../movements/names';
 import type { Cursor } from '../text/cursor';
 import { readColumns, readFigures, readMassUnit, readTempo } from '../text/figures';
 
 export type ReadLoad =
   | { readonly kind: 'load'; readonly load: Prescription; readonly unitAssumed: boolean }
-  | { readonly kind: 'height'; readonly heightCm: Columns }
+  | { readonly kind: 'height'; readonly heightCm: Height }
   | { readonly kind: 'tempo'; readonly tempo: string }
   | { readonly kind: 'effort'; readonly effort: Effort };
 
@@ -137,10 +137,12 @@ export function readHeight(cursor: Cursor): Extract<ReadLoad, { kind: 'height' }
     if (factor === null) return null;
     const second = figures.men === figures.women ? readSecondHeight(cursor) : null;
     cursor.phrase('target|high|box');
-    const heightCm = { men: Math.round(figures.men * factor), women: Math.round(second ?? figures.women * factor) };
+    const heightCm = { men: Math.round(figures.men * factor), women: Math.round(second ?? figures.women * factor), ...heightUnitOf(factor) };
     return isWithin(heightCm.men, ranges.heightCm) && isWithin(heightCm.women, ranges.heightCm) ? { kind: 'height', heightCm } : null;
   });
 }
+/** as it was written, by what makes it centimetres */
+export const heightUnitOf = (factor: number): Partial<Pick<Height, 'unit'>> => (factor === 2.54 ? { unit: 'in' } : factor === 30.48 ? { unit: 'ft' } : {});
 /** `24"/20"`, `60 cm/50 cm`: cm of the second column */
 const readSecondHeight = (cursor: Cursor): number | null =>
   cursor.try((c) => {

@@ -171,6 +171,7 @@ function readPlain(cursor: Cursor, draft: Draft): boolean {
     const seconds = readDuration(cursor, 'none')!;
     draft.count = fixed({ men: seconds, women: seconds });
     draft.unit = 's';
+    draft.unitSaid = 'clock';
     return true;
   }
   const cluster = readCluster(cursor);

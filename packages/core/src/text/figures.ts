@@ -263,7 +263,7 @@ const units: Readonly<Record<string, Unit>> = {
   ...Object.fromEntries(['rep', 'reps', 'repetition', 'repetitions', 'times'].map((word) => [word, repetition])),
 };
 /** SI value of one of the units a count may be written in. */
-export const saidFactor: Readonly<Record<SaidUnit, number>> = { km: 1000, mile: 1609.344, ft: 0.3048, yd: 0.9144, min: 60 };
+export const saidFactor: Readonly<Record<SaidUnit, number>> = { km: 1000, mile: 1609.344, ft: 0.3048, yd: 0.9144, min: 60, clock: 1 };
 
 /** `feet-raised plank`, `feet-held sit-up`, `feet on box …`: feet that are raised are no distance. */
 const startsName = (cursor: Cursor): boolean => {

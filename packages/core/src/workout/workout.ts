@@ -53,7 +53,11 @@ export interface Effort {
   readonly value: number;
 }
 /** Other units a count may be written in; the model keeps metres and seconds. */
-export type SaidUnit = 'km' | 'mile' | 'ft' | 'yd' | 'min';
+export type SaidUnit = 'km' | 'mile' | 'ft' | 'yd' | 'min' | 'clock';
+/** A height in cm, and the unit it was written in where it was another. */
+export interface Height extends Columns {
+  readonly unit?: 'in' | 'ft';
+}
 
 export type Hold = 'unbroken' | 'mayBreak';
 
@@ -87,7 +91,7 @@ export interface Slot {
   /** true: the count is for each side */
   readonly perSide: boolean;
   readonly load: Prescription | null;
-  readonly heightCm: Columns | null;
+  readonly heightCm: Height | null;
   readonly hold: Hold | null;
   readonly tempo: string | null;
   readonly effort: Effort | null;
