@@ -50,7 +50,7 @@ export interface AthleteForm {
 /** The fields that are one text. */
 export type TextKey = Exclude<keyof AthleteForm, 'avoid' | 'answers' | 'places'>;
 
-export const emptyPlace: PlaceForm = { name: 'home', floor: '3 x 2 m', ceiling: '2.5 m', noise: 'normal', street: '', kit: '', besides: {} };
+export const emptyPlace: PlaceForm = { name: 'home', floor: '', ceiling: '', noise: 'normal', street: '', kit: '', besides: {} };
 export const emptyForm: AthleteForm = {
   name: '',
   category: 'women',

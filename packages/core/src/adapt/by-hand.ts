@@ -33,7 +33,7 @@ import { versionWarnings, type VersionWarning } from './told/warnings';
 export function asByHand(workout: Workout, byHand: Workout, athlete: Athlete, options: AdaptOptions): Adapted {
   const place = options.place ?? athlete.places[0] ?? barePlace;
   const rules = options.rules ?? defaultRules;
-  const context = contextFor(athlete, place, rules);
+  const context = contextFor(athlete, place, rules, workout.parts);
   const adapted: Workout = { ...byHand, title: byHand.title ?? workout.title, tiers: [] };
   const { run, assumed, ...predicted } = predictWorkout(adapted, context.capacity, { seed: options.seed ?? 1, runs: options.runs ?? 100, place });
   const lead = predicted.perPart[0]?.part ?? 0;

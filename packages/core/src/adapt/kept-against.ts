@@ -1,6 +1,6 @@
 /** What a coach keeps in somebody's version although it goes against a limit of theirs: said each time, before it is sent. */
 import type { Athlete } from '../athlete/athlete';
-import { barePlace } from '../kit/kit';
+import { barePlace, roomAsTold } from '../kit/kit';
 import { obstacles, sentenceForObstacle, type Obstacle } from '../limits/feasible';
 import { isMovementId, movementOf } from '../movements/catalogue';
 import { wordsOf } from '../notation/format-workout';
@@ -17,7 +17,7 @@ const ofText = (text: string, athlete: Athlete): string[] =>
 
 function ofMovement(movement: string, athlete: Athlete): string[] {
   if (!isMovementId(movement)) return [];
-  const found: Obstacle[] = obstacles(movementOf(movement), athlete, athlete.places[0] ?? barePlace);
+  const found: Obstacle[] = obstacles(movementOf(movement), athlete, roomAsTold(athlete.places[0] ?? barePlace));
   return found.filter(isHarm).map((obstacle) => `“${wordsOf(movement)}” ${sentenceForObstacle(obstacle)}`);
 }
 

@@ -135,7 +135,7 @@ export function nextTime(original: Workout, athlete: Athlete, done: DoneBefore, 
   const said = (words: string): NextTime => ({ words, locks: [] });
   if (done.verdict.startsWith('paced wrong')) return said('The same work, begun slower: the first set at the time of the middle one.');
   if (!/^(?:too|capped)/.test(done.verdict)) return said('Keep it as it is.');
-  const context = contextFor(athlete, place, rules);
+  const context = contextFor(athlete, place, rules, original.parts);
   const shown = shownBy(done, context);
   if (!shown) return said('There is no window to meet: look at it under Adapt.');
   if (isFarOff(Math.log(shown.fitness / context.capacity.fitness))) return said('Look at the score first: it is far from what is known of this athlete.');

@@ -10,6 +10,7 @@ import { capacityOf } from '../scoring/learn-fitness';
 import { compile } from '../simulate/program';
 import { walkProgram } from '../simulate/walk-program';
 import { deriveIntent, type Intent } from '../stimulus/intent';
+import { slotsOfPart } from '../workout/walk';
 import type { Workout } from '../workout/workout';
 import { healed, restByRule, strictIfSaid } from './asked/by-rule';
 import { fitText, fitToTime } from './asked/minutes';
@@ -34,8 +35,16 @@ export interface Planned {
   readonly unreadFrames: readonly string[];
 }
 
-export function contextFor(athlete: Athlete, place: Place, rules: HouseRules): AdaptContext {
-  return { athlete, capacity: capacityOf(athlete), place, rules, loads: [...feasibleLoads(place.kit), ...platesInHand(place.kit)] };
+/** @param parts as the coach wrote them: a room that nobody told does not limit them */
+export function contextFor(athlete: Athlete, place: Place, rules: HouseRules, parts: Workout['parts'] = []): AdaptContext {
+  return {
+    athlete,
+    capacity: capacityOf(athlete),
+    place,
+    rules,
+    loads: [...feasibleLoads(place.kit), ...platesInHand(place.kit)],
+    written: new Set(parts.flatMap((part) => slotsOfPart(part).map(({ movement }) => movement))),
+  };
 }
 
 interface Asked {
@@ -47,7 +56,7 @@ interface Asked {
 const mostFits = 3;
 
 export function planVersion(workout: Workout, athlete: Athlete, place: Place, rules: HouseRules, locks: readonly Lock[]): Planned {
-  const context = contextFor(athlete, place, rules);
+  const context = contextFor(athlete, place, rules, workout.parts);
   const { workout: inTheirFrames, framed, unread: unreadFrames } = inFrames(workout, locks);
   const whole = strictIfSaid({ ...inTheirFrames, parts: inTheirFrames.parts.map((part) => restByRule(healed(part), rules)) }, rules);
   const everything: Asked = { workout: whole, from: whole.parts.map((_, index) => index) };

@@ -240,6 +240,11 @@ function placesIn(file: Plain): unknown[] {
   return kit === undefined || kit === null ? [] : [{ kit }];
 }
 
+const notToldSentence = {
+  ceiling: `ceiling: not told; what is written is not held against it, and what is swapped in fits under ${barePlace.ceilingM} m`,
+  floor: `floor: not told; what is written is not held against it, and what is swapped in fits ${barePlace.floor.lengthM} x ${barePlace.floor.widthM} m`,
+} as const;
+
 /**
  * @param raw plain values, as a YAML or JSON reader gives them
  * @param today ISO date, for the age; core has no clock
@@ -269,6 +274,9 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
     tell('warning', 'reach', `“${textOf(file['reach'])}” is no reach; expected the height of the raised hand, ${ranges.reachM.said}, such as “212 cm”.`);
   tellUnread(file['unread'], tell);
   const tier = readTierOf(file['tier'], body.category, assumed, tell);
+  const told = rawPlaces.map((each) => readPlace(each, tell, { category: body.category, units, today }));
+  const places = tier?.place ? [tier.place] : told.length > 0 ? told : [barePlace];
+  for (const what of places[0]!.notTold ?? []) assumed.push(notToldSentence[what]);
   return {
     athlete: {
       name: textOf(file['name']) || 'Athlete',
@@ -286,11 +294,7 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
       limits: { squatDepth: harm.squatDepth, reach: harm.reach },
       prefer: Object.fromEntries(entriesOf(file['prefer']).map(([key, value]) => [key, textOf(value)])),
       timeAvailableSeconds: tier?.timeAvailableSeconds ?? time,
-      places: tier?.place
-        ? [tier.place]
-        : rawPlaces.length > 0
-          ? rawPlaces.map((each) => readPlace(each, tell, { category: body.category, units, today }))
-          : [barePlace],
+      places,
       results: readResults(file['results'], tell),
       assumed,
     },

@@ -34,5 +34,6 @@ export function readPlace(raw: unknown, tell: Tell, options: { category?: Catego
     noise: noise ?? 'normal',
     ...(street === null ? {} : { toStreetSeconds: street }),
     kit: kit.items,
+    ...(floor && high !== null ? {} : { notTold: [...(floor ? [] : (['floor'] as const)), ...(high === null ? (['ceiling'] as const) : [])] }),
   };
 }

@@ -114,6 +114,18 @@ export interface Place {
   readonly kit: readonly KitItem[];
   /** one way from here to where a run starts, s; absent: guessed from stairs */
   readonly toStreetSeconds?: number;
+  /** what nobody said of it: the figures above are usual ones, and limit only what is swapped in, never what is written */
+  readonly notTold?: readonly ('floor' | 'ceiling')[];
+}
+/** The room as far as it was told: what was not told is no limit. */
+export function roomAsTold(place: Place): Place {
+  const { notTold = [], floor, ceilingM } = place;
+  if (notTold.length === 0) return place;
+  return {
+    ...place,
+    floor: notTold.includes('floor') ? { lengthM: Infinity, widthM: Infinity } : floor,
+    ceilingM: notTold.includes('ceiling') ? Infinity : ceilingM,
+  };
 }
 
 /** What counts when nothing is said: an empty 2 × 2 m under a 2.4 m ceiling. */

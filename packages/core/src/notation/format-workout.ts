@@ -139,7 +139,14 @@ function coreOf(slot: Slot): string {
   const before = formatCount(slot);
   const movement = movementOf(slot.movement);
   const open = isOpen(slot);
-  const unit = open || (slot.unit === 'reps' && movement.unit === 'reps') ? '' : slot.unitSaid === 'clock' ? (slot.count.kind === 'fixed' && slot.count.low === null ? '' : 's') : (slot.unitSaid ?? slot.unit);
+  const unit =
+    open || (slot.unit === 'reps' && movement.unit === 'reps')
+      ? ''
+      : slot.unitSaid === 'clock'
+        ? slot.count.kind === 'fixed' && slot.count.low === null
+          ? ''
+          : 's'
+        : (slot.unitSaid ?? slot.unit);
   const inside = slot.count.kind === 'max' && slot.count.seconds !== undefined ? `in ${formatClock(slot.count.seconds)}` : '';
   return [before, unit, nameOf(slot), slot.side ?? '', inside].filter((word) => word !== '').join(' ');
 }

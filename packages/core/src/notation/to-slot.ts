@@ -254,7 +254,11 @@ function settleSides(
 function settleQuotes(draft: Draft, movement: Movement): void {
   if (!draft.quoted || movement.unit === 's' || movement.limit.by === 'engine' || draft.count?.kind !== 'fixed' || !takesHeight(movement)) return;
   const factor = draft.unitSaid === 'min' ? 30.48 / 60 : 2.54;
-  draft.heightCm = { men: Math.round(draft.count.men * factor), women: Math.round(draft.count.women * factor), ...heightUnitOf(factor === 2.54 ? 2.54 : 30.48) };
+  draft.heightCm = {
+    men: Math.round(draft.count.men * factor),
+    women: Math.round(draft.count.women * factor),
+    ...heightUnitOf(factor === 2.54 ? 2.54 : 30.48),
+  };
   draft.count = null;
   draft.unit = null;
   draft.unitSaid = null;

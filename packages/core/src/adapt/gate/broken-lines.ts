@@ -1,6 +1,6 @@
 /** Lines of a version, as it was sent, that its athlete should not or cannot do by now: limits, kit and place may change after the sending. */
 import type { Athlete, AvoidName } from '../../athlete/athlete';
-import type { Place } from '../../kit/kit';
+import { roomAsTold, type Place } from '../../kit/kit';
 import { feasibleLoads, platesInHand, type FeasibleLoad } from '../../kit/loads';
 import { obstacles, sentenceForObstacle, type Obstacle } from '../../limits/feasible';
 import { movementOf } from '../../movements/catalogue';
@@ -37,7 +37,7 @@ export function brokenLines(versionText: string, athlete: Athlete, place: Place)
     const line = formatSlot(slot);
     const notOwned = loadNotOwned(slot, athlete, loads);
     return [
-      ...obstacles(movementOf(slot.movement), athlete, place, null, slot.heightCm?.[athlete.category] ?? null).map((obstacle) => ({
+      ...obstacles(movementOf(slot.movement), athlete, roomAsTold(place), null, slot.heightCm?.[athlete.category] ?? null).map((obstacle) => ({
         line,
         why: sentenceForObstacle(obstacle),
         tag: obstacle.code === 'avoid' ? obstacle.tag : null,

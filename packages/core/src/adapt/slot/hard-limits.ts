@@ -1,6 +1,7 @@
 /** What is never traded: kit, floor, ceiling, noise, avoid-list, range, and skills that must be told. */
 import { obstacles, type Obstacle } from '../../limits/feasible';
 import { own } from '../../text/own';
+import { roomAsTold } from '../../kit/kit';
 import type { FeasibleLoad } from '../../kit/loads';
 import type { Athlete } from '../../athlete/athlete';
 import type { Movement } from '../../movements/movement';
@@ -19,7 +20,9 @@ export function isTold({ skills, maxes, bestSets }: Athlete, movement: Movement)
 
 /** All hard limits of one movement for one athlete in one place. Empty when it may be done. */
 export function hardLimits(movement: Movement, context: AdaptContext, load: FeasibleLoad | null = null, heightCm: number | null = null): Obstacle[] {
-  const { athlete, place } = context;
+  const { athlete, written } = context;
+  // a room nobody told limits what is swapped in, not what the coach wrote
+  const place = written.has(movement.id) ? roomAsTold(context.place) : context.place;
   const found = obstacles(movement, athlete, place, load, heightCm);
   const told = isTold(athlete, movement);
   if (own(athlete.skills, movement.id) === 'no' || (movement.mustBeTold && !told) || (movement.skill > skillAllowed[athlete.level] && !told))

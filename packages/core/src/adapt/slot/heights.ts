@@ -1,4 +1,5 @@
 /** Surfaces of a place by height: boxes to jump and step on, edges for the hands. */
+import { roomAsTold } from '../../kit/kit';
 import { headroomNeeded } from '../../limits/headroom';
 import { violates } from '../../limits/feasible';
 import type { Movement } from '../../movements/movement';
@@ -40,7 +41,8 @@ function edges(context: AdaptContext): number[] {
 
 /** Boxes under the feet, without those under which the head meets the ceiling or the knee bends too deep, while others are left. */
 function boxes(movement: Movement, context: AdaptContext): number[] {
-  const { place, athlete } = context;
+  const { athlete } = context;
+  const place = context.written.has(movement.id) ? roomAsTold(context.place) : context.place;
   const stair = stairOf(place);
   const steps = movement.family === 'step' ? [...furniture(place, 'bench', 'chair'), ...(stair === null ? [] : [boxOfStairs * stair])] : [];
   const all = ascending([...furniture(place, 'box'), ...steps]);

@@ -15,6 +15,8 @@ export interface AdaptContext {
   readonly place: Place;
   readonly rules: HouseRules;
   readonly loads: readonly FeasibleLoad[];
+  /** every movement of the text */
+  readonly written: ReadonlySet<string>;
 }
 export interface SlotQuestion {
   readonly slot: Slot;
