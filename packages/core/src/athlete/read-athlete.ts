@@ -2,6 +2,7 @@
  * The athlete file (YAML or JSON, already parsed to plain values) → athlete. Any key may be missing; an unknown key is a warning, never a refusal.
  * Only what speaks of harm and cannot be placed is an error (harm.ts): it must not be passed over.
  */
+import { placeAsAsked } from '../kit/as-asked';
 import { barePlace } from '../kit/kit';
 import { findMovement } from '../movements/names';
 import { isMovementId } from '../movements/catalogue';
@@ -275,8 +276,9 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
   tellUnread(file['unread'], tell);
   const tier = readTierOf(file['tier'], body.category, assumed, tell);
   const told = rawPlaces.map((each) => readPlace(each, tell, { category: body.category, units, today }));
-  const places = tier?.place ? [tier.place] : told.length > 0 ? told : [barePlace];
-  for (const what of places[0]!.notTold ?? []) assumed.push(notToldSentence[what]);
+  const places = tier?.place ? [tier.place] : told.length > 0 ? told : [placeAsAsked(body.category)];
+  if (!tier?.place && told.length === 0) assumed.push('place: none was told; the kit, the floor and the ceiling are taken to be as the text asks');
+  else for (const what of places[0]!.notTold ?? []) assumed.push(notToldSentence[what]);
   return {
     athlete: {
       name: textOf(file['name']) || 'Athlete',
