@@ -5,7 +5,7 @@ import { readKit } from './read-kit';
 
 /** (common practice: what a gym of this trade has) */
 const everything = (category: Category): readonly string[] => [
-  `barbell ${category === 'men' ? 20 : 15} kg, plates 10x20 2x15 4x10 4x5 4x2.5 2x1.25 2x0.5 kg`,
+  `barbell ${category === 'men' ? 20 : 15} kg, plates 10x20 2x15 4x10 4x5 4x2.5 2x1.25 kg`,
   'squat rack',
   'bench',
   'adjustable dumbbell 2.5-50 kg step 2.5 x 2',
