@@ -74,10 +74,10 @@ describe('without loads', () => {
     expect(light).toMatchObject({ kind: 'strength', sets: 5, seconds: 900 });
     expect(light.slots[0]!.reps[0]).toBeGreaterThanOrEqual(6);
     expect(light.slots[0]!.load?.kg).toBe(20);
-    expect(partOf('5x5 back squat @ 75%', bar)).toMatchObject({ kind: 'strength', sets: 5, slots: [{ movement: 'back-squat', reps: [5] }] });
+    expect(partOf('5x5 back squat @ 75%', [...bar, 'squat rack'])).toMatchObject({ kind: 'strength', sets: 5, slots: [{ movement: 'back-squat', reps: [5] }] });
   });
   test('a share of the max is of the load alone, as near as the bar can make it: 75 % of 140 is 105', () => {
-    const lifter = withKit(['barbell 20 kg, plates 4x20 2x15 4x10 2x5 2x2.5 kg'], { maxes: { back_squat: '140 kg' } });
+    const lifter = withKit(['barbell 20 kg, plates 4x20 2x15 4x10 2x5 2x2.5 kg', 'squat rack'], { maxes: { back_squat: '140 kg' } });
     const { version } = adapt(workout('5x5 back squat @ 75%'), lifter, { runs: 1 });
     expect(version.parts[0]!.slots[0]).toMatchObject({ movement: 'back-squat', reps: [5], load: { kg: 105 }, reason: 'As written, 105 kg.' });
     const squat = adapt(workout('every 3:00 x 5\n6 front squat @ 65%, tempo 31X1'), lifter, { runs: 1 }).version.parts[0]!;

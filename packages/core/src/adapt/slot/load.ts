@@ -5,6 +5,7 @@
 import { shareAtReps } from '../../capacity/strength-laws';
 import { loadsFor, type FeasibleLoad } from '../../kit/loads';
 import { movementOf } from '../../movements/catalogue';
+import { mostBarKg } from '../../limits/bar-without-rack';
 import type { Movement } from '../../movements/movement';
 import { maxOf, sideRest } from '../../simulate/demand';
 import type { Slot } from '../../workout/workout';
@@ -23,6 +24,7 @@ type Loaded = Pick<Proposed, 'movement' | 'nearness' | 'source'>;
 
 /** nearer than this to the written load is the written load (common practice: within a tenth) */
 const asGood = 0.1;
+const asGoodAs = 1 + asGood;
 /** the athlete's reps at hand with the written load, against the reference's: below this share it feels like another load (a third harder) */
 const feelsAlike = 0.62;
 /** below this share of the load wanted a movement that need not be loaded is done without */
@@ -107,8 +109,12 @@ const nearest = (loads: readonly FeasibleLoad[], kg: number): FeasibleLoad => {
 };
 
 /** Loads this movement can be done with here, ascending. */
-export const ownedFor = (movement: Movement, context: AdaptContext): FeasibleLoad[] =>
-  movement.load ? movement.load.implements.flatMap((kind) => loadsFor(context.loads, [kind], movement.load!.count)) : [];
+export function ownedFor(movement: Movement, context: AdaptContext): FeasibleLoad[] {
+  if (!movement.load) return [];
+  const { implements: kinds, count } = movement.load;
+  const most = mostBarKg(movement, context.place, context.capacity);
+  return kinds.flatMap((kind) => loadsFor(context.loads, [kind], count).filter((load) => kind !== 'barbell' || totalKg(load) <= most));
+}
 
 /** The written load is there, or one within a tenth of it. */
 export const isAsWritten = (load: FeasibleLoad, kg: number): boolean => Math.abs(totalKg(load) / kg - 1) <= asGood + 1e-9;
@@ -122,8 +128,13 @@ export function loadFor(proposed: Loaded, question: SlotQuestion, context: Adapt
   if (movement.load.optional && source.load === null) return kept ? { load: null, open: false } : bare;
   const owned = ownedFor(movement, context);
   if (owned.length === 0) return movement.load.optional ? bare : null;
+  // a max is not built up on the back, where nothing takes the bar off
+  const isHeld = movement.load.position !== 'back' || mostBarKg(movement, context.place, context.capacity) === Infinity;
+  if (kept && !isHeld && question.strength && source.load === null && !source.build) return null;
   if (kept && (source.load?.kind === 'heavy' || (question.strength && source.load === null))) return { load: null, open: true };
   const wanted = wantedKg(proposed, question, context);
+  // under a bar that must be lifted over the head first, heavy squats are others
+  if (movement.load.position === 'back' && wanted > asGoodAs * mostBarKg(movement, context.place, context.capacity)) return null;
   const load = nearest(owned, wanted);
   return movement.load.optional && totalKg(load) > wanted / worthCarrying ? bare : { load, open: false };
 }

@@ -1,5 +1,6 @@
 /** Why the movement as written was left, as a clause a coach would say. */
 import { sentenceForObstacle, type Obstacle } from '../../limits/feasible';
+import { mostBarKg } from '../../limits/bar-without-rack';
 import type { AvoidName } from '../../athlete/athlete';
 import type { FeasibleLoad } from '../../kit/loads';
 import { movementOf } from '../../movements/catalogue';
@@ -102,6 +103,13 @@ function isNearerLoad(slot: Slot, { movement, load }: Option, context: AdaptCont
   return named.every((each) => Math.abs(totalKg(each) - written) > Math.abs(totalKg(load) - written));
 }
 
+/** A bar that is there, and too heavy to be brought up from the floor where no rack holds it. */
+function isBroughtUp(slot: Slot, context: AdaptContext): boolean {
+  const original = movementOf(slot.movement);
+  const most = mostBarKg(original, context.place, context.capacity);
+  return most < (writtenKg(slot, context, original) ?? Infinity) && context.loads.some(({ implement }) => implement === 'barbell');
+}
+
 /** @param wall the written movement was tried and would have been a wall @returns null where nothing hinders it, and another is nearer to what is meant */
 export function whyLeft(question: SlotQuestion, option: Option, context: AdaptContext, wall: boolean): string | null {
   const { slot, stimulus } = question;
@@ -112,6 +120,7 @@ export function whyLeft(question: SlotQuestion, option: Option, context: AdaptCo
   const [obstacle] = hardLimits(original, context, null, slot.heightCm?.[context.athlete.category] ?? null);
   if (obstacle) return withSecond(clauseFor(obstacle, original, name, context), obstacle.code === 'needs' ? whyNotInHand(slot, option, context) : null);
   if (option.coachRank !== null) return 'The coach’s own alternative';
+  if (isBroughtUp(slot, context)) return `No rack here: a bar this heavy is not brought up from the floor for ${name}`;
   const missing = loadMissing(slot, context) ?? namedImplementMissing(question, context);
   if (missing) return missing;
   if (wall) return `${capital(name)} would end in singles`;
