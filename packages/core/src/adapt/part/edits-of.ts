@@ -89,7 +89,7 @@ function bearable({ bout, share }: Option, { stimulus }: SlotQuestion, harder: b
 
 const outerBlock = (part: Part): Block | undefined => itemLists(part)[0]?.find((item): item is Block => item.kind === 'block');
 
-/** Rounds one or two up or down, or the whole scheme by familiar steps. */
+/** Rounds one to three down, or the whole scheme by familiar steps. A round is never added: what is missing is made up in a line. */
 export function schemeEdits(space: Space, point: Point, harder: boolean): Tried[] {
   const { part } = space;
   if ((part.kind !== 'forTime' && part.kind !== 'windows') || schemeLocked(space) || (part.kind === 'windows' && part.windows.length > 1)) return [];
@@ -106,9 +106,9 @@ export function schemeEdits(space: Space, point: Point, harder: boolean): Tried[
   }
   const written = block.rounds.high;
   if (written === 1 || block.items.some((item) => item.kind === 'slot' && item.count.kind === 'ladder')) return [];
-  const rounds = harder ? [written + 1, written + 2] : [written - 1, written - 2, written - 3];
+  const rounds = harder ? [] : [written - 1, written - 2, written - 3];
   return rounds
-    .filter((to) => to >= 1 && to >= mostDown * written && to <= Math.ceil(mostUp * written) && to !== point.lever.rounds)
+    .filter((to) => to >= 1 && to >= mostDown * written && to !== point.lever.rounds)
     .map((to) => at({ kind: 'rounds', from: written, to }, { rounds: to, ladder: null }));
 }
 

@@ -45,6 +45,9 @@ function beyondNewer(movement: Movement, original: Movement, context: AdaptConte
 const addsLoad = ({ movement, nearness }: Proposed, original: Movement): boolean =>
   nearness === 'likeness' && movement.load !== null && !movement.load.optional && original.load === null;
 
+/** Swings and jumps are speed: they stand for no slow, heavy set. */
+const isBallistic = ({ family, jumps }: Movement): boolean => family === 'swing' || jumps;
+
 export function isAdmitted(proposed: Proposed, question: SlotQuestion, context: AdaptContext): boolean {
   const { movement, coachRank } = proposed;
   const slot: Slot = question.slot;
@@ -52,6 +55,7 @@ export function isAdmitted(proposed: Proposed, question: SlotQuestion, context: 
   if (beyondNewer(movement, original, context) || againstPurpose(movement, original, context)) return false;
   if (coachRank !== null || movement.id === slot.movement) return true;
   if (breaksStyle(original, movement, context) || addsLoad(proposed, original)) return false;
+  if (question.strength && isBallistic(movement) && !isBallistic(original)) return false;
   if (movement.gentle && !marches(context.athlete)) return false;
   return slot.bracket === null || movement.unit === 'reps';
 }
