@@ -126,6 +126,8 @@ function markLine(view: EditorView, line: number): void {
   view.focus();
 }
 
+const offers = { defaultKeymap: false, icons: false, maxRenderedOptions: 8, interactionDelay: 0 };
+
 /** What the reader says of the text, unless it is a message; and the line that is shown. */
 function useMarks(
   view: RefObject<EditorView | null>,
@@ -173,13 +175,7 @@ export function WorkoutEditor({ text, units, onChange, save, startHere, shown = 
         extensions: [
           scrubFigures,
           keymap.of(editorKeys(units, () => saved.current())),
-          autocompletion({
-            override: [(context) => complete(context, known.current)],
-            defaultKeymap: false,
-            icons: false,
-            maxRenderedOptions: 8,
-            interactionDelay: 0,
-          }),
+          autocompletion({ override: [(context) => complete(context, known.current)], ...offers }),
           withoutLateOffers,
           minimalSetup,
           look,

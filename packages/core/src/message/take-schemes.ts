@@ -48,7 +48,7 @@ export function takeRounds(state: Assembly, count: number, word: 'rounds' | 'tim
 
 export function takeSetsReps(state: Assembly, { sets, reps, unit }: Extract<Span, { k: 'setsReps' }>, isNamed: boolean): void {
   // `100 m farmers carry 2x24`: two of 24
-  if (sets === 2 && !isNamed && state.last?.count != null && state.last.load === null && (movementIn(state.last)?.load ?? null) !== null)
+  if (sets === 2 && !isNamed && state.last && state.last.count !== null && state.last.load === null && (movementIn(state.last)?.load ?? null) !== null)
     return void (state.last.load = `2x${reps}`);
   if (state.last && state.last.count === null) {
     const item = state.last;
