@@ -32,7 +32,7 @@ export default defineConfig({
             // the first screen needs these and nothing of the core
             {
               name: 'shell',
-              test: /apps\/web\/src\/(?:ui\/(?!glyph|mark|scores|csv|form-field)|api\/(?!room|rules|athlete-page)|shell\/(?:frame|days|screen|not-found))/,
+              test: /apps\/web\/src\/(?:ui\/(?!glyph|mark|scores|csv|form-field)|api\/(?!room|rules|athlete-page|house-words)|shell\/(?:frame|days|screen|not-found))/,
               priority: 15,
             },
             // what several screens share, but for what only some of them are large by
