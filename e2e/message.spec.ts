@@ -19,7 +19,7 @@ test('a message: two questions are answered by keys, it is taken, undo brings it
   await expect(box.getByText('“24/20” of box jump: in which unit?')).toBeVisible();
   await page.keyboard.press('Alt+Backspace');
   await expect(box.getByText('Gambito does not know “deck roll”. What is it?')).toBeVisible();
-  await box.getByLabel('Its own, about as hard as').fill('Burpee');
+  await box.getByLabel('A movement of its own, about as hard as').fill('Burpee');
   await box.getByRole('button', { name: 'Use it' }).click();
   await expect(box.getByText('movement: deck roll = burpee')).toBeVisible();
   await page.keyboard.press('Alt+Digit1');

@@ -47,6 +47,43 @@ describe('what is shipped', () => {
   });
 });
 
+describe('gambito read', () => {
+  const message = join(directory, 'message.txt');
+  writeFileSync(message, 'evening all! twelve min amrap pls: 8 deck rolls, then ten box jumps 24/20. bring 3 towels');
+  const words = (list: unknown): string => {
+    const file = join(directory, 'words.json');
+    writeFileSync(file, JSON.stringify(list));
+    return file;
+  };
+  test('prints plain notation, and its questions with their choices beside it', () => {
+    const { code, out, err } = gambito(['read', message]);
+    expect([code, out]).toEqual([0, 'AMRAP 12:00\n8 deck roll\n10 box jump @ 24/20 in\n']);
+    expect(err).toContain('question: Gambito does not know “deck roll”. What is it? Keep it as written, not checked / It is no movement');
+    expect(err).toContain('question: “24/20” of box jump: in which unit? Inches / Centimetres');
+  });
+  test('takes answers from a file, as a list or under `words`, and asks no more about them', () => {
+    const answers = [
+      { kind: 'like', words: 'deck roll', means: 'Burpee' },
+      { kind: 'height', words: '', means: 'in' },
+      { kind: 'figure', words: '3', means: '' },
+    ];
+    for (const list of [answers, { words: answers }]) {
+      const read = JSON.parse(gambito(['read', message, '--words', words(list), '--json']).out) as { notation: string; questions: unknown[] };
+      expect(read).toMatchObject({ notation: 'movement: deck roll = burpee\nAMRAP 12:00\n8 deck roll\n10 box jump @ 24/20 in', questions: [] });
+    }
+  });
+  test('each choice of a question is an answer that a file may hold', () => {
+    const { questions } = JSON.parse(gambito(['read', message, '--json']).out) as { questions: { choices: { answer: unknown }[] }[] };
+    const all = questions.flatMap(({ choices }) => choices.map(({ answer }) => answer));
+    expect(all.length).toBeGreaterThan(4);
+    expect(gambito(['read', message, '--words', words(all)]).code).toBe(0);
+  });
+  test.each([[[{ kind: 'guess', words: 'x', means: '' }]], ['deck roll'], [[{ kind: 'name' }]]])('says what was expected of answers such as %j', (list) => {
+    const { code, err } = gambito(['read', message, '--words', words(list)]);
+    expect([code, err]).toEqual([2, expect.stringContaining('expected a list such as')]);
+  });
+});
+
 describe('gambito', () => {
   test.each(names)('runs parse, adapt, predict and clock on %s, in the contract’s shapes', (name) => {
     const file = join(samples, `${name}.txt`);

@@ -182,7 +182,7 @@ describe('readAthlete', () => {
     const { athlete, problems } = readAthlete({ level: 'newer', body_mass: '70 kg' }, '2026-11-25');
     expect(problems).toEqual([]);
     expect(athlete).toMatchObject({ level: 'newer', bodyMassKg: 70, places: [{ name: 'not told', noise: 'normal', notTold: ['floor', 'ceiling'] }] });
-    expect(athlete.assumed.join('; ')).toContain('place: none was told');
+    expect(athlete.assumed.join('; ')).toContain('place: nobody told where they train');
   });
   test('an unknown key or a wrong figure is a warning; only what somebody avoids is never passed over', () => {
     const { problems } = readAthlete({ shoe: 42, body_mass: 'heavy', avoid: ['mornings'], maxes: { back_squat: 'lots' } }, '2026-11-25');

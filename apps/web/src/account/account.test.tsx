@@ -168,3 +168,33 @@ test('an account that cannot be read can be tried again', async () => {
   await user.click(screen.getByRole('button', { name: 'Try again' }));
   await screen.findByLabelText('Time zone');
 });
+
+describe('answers about words of messages', () => {
+  const words = [
+    { kind: 'name', words: 'deck roll', means: 'Burpee' },
+    { kind: 'height', words: '', means: 'in' },
+  ];
+  test('stand as sentences; one is taken back, and that is undone', async () => {
+    const { user, server } = account({ 'GET /words': { words }, 'PUT /words': (body: { keep?: object[] }) => ({ words: body.keep ? words : words.slice(1) }) });
+    expect(await screen.findByText('“deck roll” means burpee.')).toBeTruthy();
+    await user.click(screen.getAllByRole('button', { name: 'Take back' })[0]!);
+    await waitFor(() => expect(screen.queryByText('“deck roll” means burpee.')).toBeNull());
+    expect(screen.getByText('A height without a unit is in inches.')).toBeTruthy();
+    await user.click(await screen.findByRole('button', { name: 'Undo' }));
+    expect(await screen.findByText('“deck roll” means burpee.')).toBeTruthy();
+    expect(server.writes()).toEqual([
+      { method: 'PUT', path: '/words', body: { drop: [words[0]] } },
+      { method: 'PUT', path: '/words', body: { keep: [words[0]] } },
+    ]);
+  });
+  test('of nobody yet are said to be none; what the server refuses comes back', async () => {
+    account({ 'GET /words': { words: [] } });
+    expect(await screen.findByText('You have answered no question yet.')).toBeTruthy();
+  });
+  test('that the server does not take back stay', async () => {
+    const { user } = account({ 'GET /words': { words }, 'PUT /words': refuse({ status: 500, title: 'The database is away.' }) });
+    await user.click((await screen.findAllByRole('button', { name: 'Take back' }))[0]!);
+    expect(await screen.findByText(/The database is away/)).toBeTruthy();
+    expect(await screen.findByText('“deck roll” means burpee.')).toBeTruthy();
+  });
+});

@@ -6,6 +6,26 @@ import { readForm } from './read-form';
 
 const withPlace = (place: Partial<AthleteForm['places'][number]>): Pick<AthleteForm, 'places'> => ({ places: [{ ...emptyPlace, ...place }] });
 
+describe('a place nobody told', () => {
+  test('is no place after the form either: the person still gets what a text asks for', () => {
+    const file = { name: 'Orvenna', category: 'women', level: 'trained', units: 'kg', maxes: {}, best_sets: {}, times: {}, avoid: [] };
+    const again = fileOf({ ...formOf(file), notes: 'on the early ferry' }, file);
+    expect(again).toMatchObject({ notes: 'on the early ferry' });
+    expect(again).not.toHaveProperty('place');
+    expect(readAthlete(again, '2026-12-02').athlete.places[0]!.name).toBe('not told');
+  });
+  test.each([{ kit: 'rope' }, { kit: 'nothing' }, { ceiling: '2.3 m' }, { floor: '2 x 2 m' }, { noise: 'quiet' }, { name: 'pier' }, { street: '20 s' }])(
+    'is one as soon as anything of it is typed: %j',
+    (typed) => expect(fileOf({ ...emptyForm, name: 'Orvenna', ...withPlace(typed) }, {})).toHaveProperty('place'),
+  );
+  test('that was told empty stays told, and “nothing” is a kit', () => {
+    const file = { name: 'Orvenna', place: { name: 'home', noise: 'normal', kit: [] } };
+    expect(fileOf(formOf(file), file)).toHaveProperty('place');
+    const { athlete, problems } = readAthlete(fileOf({ ...emptyForm, name: 'Orvenna', ...withPlace({ kit: 'nothing' }) }, {}), '2026-12-02');
+    expect([athlete.places[0]!.kit, problems]).toEqual([[], []]);
+  });
+});
+
 describe('the athlete form', () => {
   test('a file survives the form and back, keys it does not show included', () => {
     const file = {

@@ -177,6 +177,13 @@ const placeOf = (waiting: readonly Unanswered[], { name, floor, ceiling, noise, 
     .filter((line) => line !== ''),
 });
 
+/** A place of which nothing was typed is none: the file goes on without one. */
+const isTold = ({ name, floor, ceiling, noise, street, kit, besides }: PlaceForm): boolean =>
+  [floor, ceiling, street, kit].some((typed) => typed.trim() !== '') ||
+  noise !== 'normal' ||
+  name.trim() !== emptyPlace.name ||
+  Object.keys(besides).length > 0;
+
 /** Lists as they were read, and the lines that could not be. */
 function listsOf(form: AthleteForm, keptUnread: unknown): Plain {
   const read = lineKeys.map(([field, key, reader]) => [key, reader(form[field])] as const);
@@ -216,6 +223,10 @@ export function fileOf(form: AthleteForm, before: Plain): Plain {
     ...(form.answers.length > 0 ? { read: form.answers } : {}),
     ...(Object.keys(ofLimits).length > 0 ? { limits: ofLimits } : {}),
     ...(groups.length > 0 ? { groups } : {}),
-    ...(places.length > 1 ? { places } : { place: places[0] }),
+    ...(places.length > 1
+      ? { places }
+      : isTold(form.places[0]!) || before['place'] !== undefined || before['places'] !== undefined
+        ? { place: places[0] }
+        : {}),
   };
 }

@@ -102,7 +102,7 @@ function NotThere({ message: { absent, left } }: { message: AthleteMessage }) {
     <>
       {absent.length > 0 && (
         <p className="mt-2">
-          Not there:{' '}
+          They do not have:{' '}
           {absent.map(({ thing, words }, at) => (
             <span key={thing}>
               {at > 0 && ', '}

@@ -16,7 +16,7 @@ export function PlacePart({ person }: { person: PersonForm }) {
         person={person}
         name="kit"
         label="Kit"
-        hint="one a line: dumbbell 10 kg x 2 · barbell 20 kg, plates 2x10 2x5 kg · chair 45 cm · rope"
+        hint="one a line: dumbbell 10 kg x 2 · barbell 20 kg, plates 2x10 2x5 kg · chair 45 cm · rope; “nothing” where there is nothing"
         rows={7}
       />
       <Understood kit={places.place.kit} category={form.category} units={form.units} />

@@ -85,7 +85,7 @@ function LikeAnother({ about, answer }: { about: string; answer: Props['answer']
   return (
     <span className="flex items-center gap-2">
       <label className="flex items-center gap-2">
-        Its own, about as hard as
+        A movement of its own, about as hard as
         <input
           className={`${inputLook} !w-44`}
           list={list}

@@ -87,7 +87,7 @@ describe('its questions', () => {
     const { user, answer } = boxOf();
     const use = screen.getByRole('button', { name: 'Use it' });
     expect(use.hasAttribute('disabled')).toBe(true);
-    await user.type(screen.getByRole('combobox', { name: 'Its own, about as hard as' }), 'burpee');
+    await user.type(screen.getByRole('combobox', { name: 'A movement of its own, about as hard as' }), 'burpee');
     await user.click(use);
     expect(answer).toHaveBeenLastCalledWith({ kind: 'like', words: 'deck roll', means: 'Burpee' });
   });

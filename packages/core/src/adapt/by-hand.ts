@@ -23,6 +23,7 @@ import { nearestTier } from './tiers';
 import { ledgersOf } from './told/ledgers';
 import { bandOf, beyondBand, timeDriftOf } from './part/band';
 import { ownedFor } from './slot/load';
+import { withoutRack, withRack } from '../limits/bar-without-rack';
 import { hardLimits } from './slot/hard-limits';
 import { isNewer, type AdaptContext } from './slot/question';
 import { combineDrift, driftOf, noDrift, type Drift } from './told/drift';
@@ -142,8 +143,12 @@ function warningsOf(slot: Slot, index: number, context: AdaptContext): VersionWa
       : [];
   if (slot.load?.kind !== 'mass' || limits.length > 0) return told;
   const [kg, { count }] = [slot.load[context.athlete.category], slot.load];
-  const owned = ownedFor(movement, context).filter((load) => load.count === count);
-  if (owned.some((load) => Math.abs(load.grams / 1000 - kg) < sameLoad)) return told;
+  const owned = ownedFor(movement, { ...context, place: withRack(context.place) }).filter((load) => load.count === count);
+  const taken = owned.find((load) => Math.abs(load.grams / 1000 - kg) < sameLoad);
+  if (taken) {
+    const why = taken.implement === 'barbell' ? withoutRack(movement, kg, context.place, context.capacity) : null;
+    return why === null ? told : [{ code: 'lock_breaks_limit', message: `Part ${index + 1}, ${wordsOf(movement.id)}, by hand: ${why}.` }];
+  }
   const { units } = context.athlete;
   const there = [...new Set(owned.map((load) => formatMass(load.grams / 1000, units)))];
   const have = there.length === 0 ? 'nothing to load it with is there' : `there is ${there.slice(0, 8).join(', ')}`;

@@ -242,8 +242,8 @@ function placesIn(file: Plain): unknown[] {
 }
 
 const notToldSentence = {
-  ceiling: `ceiling: not told; what is written is not held against it, and what is swapped in fits under ${barePlace.ceilingM} m`,
-  floor: `floor: not told; what is written is not held against it, and what is swapped in fits ${barePlace.floor.lengthM} x ${barePlace.floor.widthM} m`,
+  ceiling: `ceiling: nobody told its height; it does not limit what you wrote, and a substitute must fit under ${barePlace.ceilingM} m`,
+  floor: `floor: nobody told its size; it does not limit what you wrote, and a substitute must fit ${barePlace.floor.lengthM} x ${barePlace.floor.widthM} m`,
 } as const;
 
 /**
@@ -277,7 +277,7 @@ export function readAthlete(raw: unknown, today: string): ReadAthlete {
   const tier = readTierOf(file['tier'], body.category, assumed, tell);
   const told = rawPlaces.map((each) => readPlace(each, tell, { category: body.category, units, today }));
   const places = tier?.place ? [tier.place] : told.length > 0 ? told : [placeAsAsked(body.category)];
-  if (!tier?.place && told.length === 0) assumed.push('place: none was told; the kit, the floor and the ceiling are taken to be as the text asks');
+  if (!tier?.place && told.length === 0) assumed.push('place: nobody told where they train; the version takes for granted that all the kit you wrote is there');
   else for (const what of places[0]!.notTold ?? []) assumed.push(notToldSentence[what]);
   return {
     athlete: {

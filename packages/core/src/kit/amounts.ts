@@ -1,4 +1,5 @@
 /** The figures of a kit line: `2x15 kg`, `16 kg (x2)`, `4-20 kg step 2`, `pair of 20s`, `20/24/30 in`, `8x1.25`. */
+import { cmOf } from '../units/height';
 import { poundsToKilograms, toGrams } from '../units/mass';
 import type { Cursor } from '../text/cursor';
 import { readMassUnit, readNumber } from '../text/figures';
@@ -39,8 +40,8 @@ function readUnit(cursor: Cursor): Unit | null {
   if (mass) return { kind: 'mass', grams: mass === 'lb' ? poundsToKilograms(1) * 1000 : 1000 };
   if (cursor.word('l', 'litre', 'litres', 'liter', 'liters', 'ltr')) return { kind: 'mass', grams: 1000 };
   if (cursor.word('cm')) return { kind: 'cm', factor: 1 };
-  if (cursor.word('in', 'inch', 'inches') || cursor.sign('"')) return { kind: 'cm', factor: 2.54 };
-  if (cursor.word('ft', 'feet', 'foot') || cursor.sign("'")) return { kind: 'cm', factor: 30.48 };
+  if (cursor.word('in', 'inch', 'inches') || cursor.sign('"')) return { kind: 'cm', factor: cmOf.in };
+  if (cursor.word('ft', 'feet', 'foot') || cursor.sign("'")) return { kind: 'cm', factor: cmOf.ft };
   if (cursor.word('km')) return { kind: 'm', factor: 1000 };
   if (cursor.word('m', 'metre', 'metres', 'meter', 'meters')) return { kind: 'm', factor: 1 };
   return cursor.word('s', 'sec', 'seconds') ? { kind: 's' } : null;

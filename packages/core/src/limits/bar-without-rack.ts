@@ -18,3 +18,9 @@ export function mostBarKg({ load, limit }: Movement, place: Place, { lifts }: Pi
   if (load.position === 'back') return onBack * lifts.clean.value;
   return load.position === 'hands' && limit.by === 'lift' && limit.lift === 'benchPress' ? 0 : Infinity;
 }
+
+/** Why a bar of so many kg is no good here, in words; null where it is. */
+export const withoutRack = (movement: Movement, kg: number, place: Place, capacity: Pick<Capacity, 'lifts'>): string | null =>
+  kg > mostBarKg(movement, place, capacity) ? 'there is no rack here to take the bar from' : null;
+/** The same place with a rack: for what the coach decides. */
+export const withRack = (place: Place): Place => ({ ...place, kit: [...place.kit, { kind: 'rack' }] });

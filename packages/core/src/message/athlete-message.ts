@@ -7,7 +7,7 @@ import { secondsOf } from './phrases';
 import { formatClock } from '../units/duration';
 import { normalLines } from './normalise';
 import { unitIn } from './kit-amounts';
-import { readKitMessage } from './kit-message';
+import { readKitMessage, type KitMessage } from './kit-message';
 import { thingsIn } from './kit-things';
 
 export type MessageChange =
@@ -193,10 +193,6 @@ function personal(clause: string, before: string, unit: 'kg' | 'lb'): { choices:
   return choice && { choices: [choice], harm: false };
 }
 
-/** The clause that says it by itself, or the whole sentence. */
-const saying = (clauses: readonly string[], line: string): string =>
-  clauses.find((clause) => [...readKitMessage(clause).lines, ...readKitMessage(clause).unclear].includes(line)) ?? clauses.join(', ');
-
 /** a bar by itself */
 const ofBar: readonly Choice[] = ['pull-up bar', 'barbell 20 kg'].map((line) => ({ says: line, change: { kind: 'kit', line } }));
 
@@ -205,12 +201,17 @@ interface Gathered {
   readonly absent: { readonly words: string; readonly thing: string }[];
   readonly left: string[];
 }
+/** Things are read from all clauses together, since one may go on in the next; each goes beside the clause that says it by itself, or beside all. */
 function takeKit(clauses: readonly string[], { proposals, absent, left }: Gathered): void {
-  const kit = readKitMessage(clauses.join(', '));
-  for (const line of kit.lines) proposals.push({ words: saying(clauses, line), choices: [{ says: line, change: { kind: 'kit', line } }], harm: false });
-  for (const thing of kit.not) absent.push({ words: clauses.find((clause) => readKitMessage(clause).not.includes(thing)) ?? clauses.join(', '), thing });
+  const whole = clauses.join(', ');
+  const kit = readKitMessage(whole);
+  const each = clauses.map((clause) => ({ clause, kit: readKitMessage(clause) }));
+  const saying = (says: (kit: KitMessage) => boolean): string => each.find((one) => says(one.kit))?.clause ?? whole;
+  for (const line of kit.lines)
+    proposals.push({ words: saying(({ lines }) => lines.includes(line)), choices: [{ says: line, change: { kind: 'kit', line } }], harm: false });
+  for (const thing of kit.not) absent.push({ words: saying(({ not }) => not.includes(thing)), thing });
   for (const thing of kit.unclear)
-    if (thing === 'bar') proposals.push({ words: saying(clauses, 'bar'), choices: ofBar, harm: false });
+    if (thing === 'bar') proposals.push({ words: saying(({ unclear }) => unclear.includes(thing)), choices: ofBar, harm: false });
     else left.push(thing);
   left.push(...kit.aside, ...kit.unused);
 }

@@ -74,6 +74,7 @@ const totalsOf = (workout: Workout): (number | null)[] =>
     ({ seconds, capSeconds, setSeconds, rounds, sets }) => [seconds, capSeconds, setSeconds, rounds, sets].flat() as (number | null)[],
   );
 
+const tellsWindows = /\b\d+(?::\d\d)?(?: ?min\w*)? ?(?:-|–|to|until) ?\d+(?::\d\d)?\b/i;
 /** s from the start at which each part ends: windows of a running clock are told by them */
 function endsOf(workout: Workout): number[] {
   let at = 0;
@@ -83,7 +84,7 @@ function endsOf(workout: Workout): number[] {
 /** @returns the figures of a text that are nowhere in what was read of it, as they were written */
 export function unusedFigures(text: string, workout: Workout): string[] {
   const numbers = new Set<number>();
-  numbersOf([workout.parts, workout.tiers, totalsOf(workout), endsOf(workout)], numbers);
+  numbersOf([workout.parts, workout.tiers, totalsOf(workout), tellsWindows.test(text) ? endsOf(workout) : []], numbers);
   const all = [...numbers];
   const isUsed = ({ as }: Told): boolean => as.some((value) => all.some((number) => Math.abs(number - value) <= 0.006 * Math.max(1, value)));
   const stated = text

@@ -34,14 +34,14 @@ export const withHouseWord = (words: readonly HouseWord[], word: HouseWord): Hou
   [...words.filter((each) => !sameSubject(each, word)), word].slice(-mostHouseWords);
 export const withoutHouseWord = (words: readonly HouseWord[], word: HouseWord): HouseWord[] => words.filter((each) => !sameSubject(each, word));
 
-const unitNames: Readonly<Record<string, string>> = { in: 'inches', cm: 'centimetres', kg: 'kilograms', lb: 'pounds' };
+export const unitNames: Readonly<Record<string, string>> = { in: 'inches', cm: 'centimetres', kg: 'kilograms', lb: 'pounds' };
 /** One as a sentence, for the account's page. */
 export function houseWordSentence({ kind, words, means }: HouseWord): string {
   switch (kind) {
     case 'name':
       return means === '' ? `“${words}” is no movement.` : `“${words}” means ${means.toLowerCase()}.`;
     case 'like':
-      return `“${words}” is a movement of your own, reckoned as ${means.toLowerCase()}.`;
+      return `“${words}” is a movement of your own, counted like ${means.toLowerCase()}.`;
     case 'asWritten':
       return `“${words}” stays as it is written, and is not checked.`;
     case 'height':

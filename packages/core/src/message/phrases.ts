@@ -178,7 +178,7 @@ export const phrases: readonly Phrase[] = [
     (m) => restOf(m[1], m[2], m[3], m[4]),
   ),
   phrase(
-    String.raw`(${T}|\d+)(?:-(\d+(?::\d\d)?)(?: ?(min|s))?)? (?:of )?(?:(?:rest|breather|pause|break|r|off)\b|walk(?= (?:between|btw|b\/t|in between|after|back)))((?: ?,? ?(?:after|between|btwn|btw|b\/t|in between|bw)(?: (?:the|each|every|all|ea))?(?: (?:sets?|rounds?|pair|superset))*)?)`,
+    String.raw`(${T}|\d+)(?:-(\d+(?::\d\d)?)(?: ?(min|s))?)? (?:of )?(?:(?:rests?|breather|pause|break|r|off)\b|walk(?= (?:between|btw|b\/t|in between|after|back)))((?: ?,? ?(?:after|between|btwn|btw|b\/t|in between|bw)(?: (?:the|each|every|all|ea))?(?: (?:sets?|rounds?|pair|superset))*)?)`,
     (m) => restOf(m[1], m[2], m[3], m[4]),
   ),
   phrase(
@@ -220,6 +220,14 @@ export const phrases: readonly Phrase[] = [
   })),
   phrase(String.raw`\(?(${N}) ?(${U}|")? ?(?:for )?${women}\)`, (m) => ({ k: 'women', value: num(m[1]), unit: m[2] === '"' ? 'in' : unitOf(m[2]) })),
   phrase(String.raw`@(${N})\/(${N}) (kg|lb) for (\w+)`, (m) => ({ k: 'columnsFor', thing: m[4]!, men: num(m[1]), women: num(m[2]), unit: unitOf(m[3]) })),
+  // a change of a load that is not known yet: no load by itself
+  phrase(
+    String.raw`(?:drop|minus|take off|reduce|less|add|lower|raise)(?: (?:the |it )?(?:weight|load|bar))?(?: by)? ${N} ?(?:%|kg|lb)(?: each (?:set|round))?`,
+    (m) => ({
+      k: 'word',
+      text: m[0]!,
+    }),
+  ),
   // a share of another lift, and laps of a length nobody told: no figure of the work
   phrase(
     String.raw`@? ?${N}(?:-${N})?% of (?:your |my |the |a )?(?:best |max )?(?:clean and jerk|clean|snatch|jerk|front squat|back squat|squat|deadlift|press|bench)\b`,

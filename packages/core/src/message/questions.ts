@@ -3,7 +3,7 @@ import { nearestMovements, nearMovements } from '../movements/names';
 import { movementOf } from '../movements/catalogue';
 import { itemsOf, movementIn, type Draft, type Item } from './draft';
 import type { Named } from './gazetteer';
-import type { HouseWord } from './house-words';
+import { unitNames, type HouseWord } from './house-words';
 import type { UnitAssumed } from './units-told';
 
 export interface Choice {
@@ -69,14 +69,14 @@ const ofMetres: Question = {
   choices: ways.map((way) => ({ label: way, answer: { kind: 'metres', words: '', means: way } })),
   movement: false,
 };
-const unitNames: Readonly<Record<string, string>> = { in: 'Inches', cm: 'Centimetres', kg: 'Kilograms', lb: 'Pounds' };
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 function ofUnit({ of, text, unit, name }: UnitAssumed): Question {
   const other = { in: 'cm', cm: 'in', kg: 'lb', lb: 'kg' }[unit]!;
   return {
     about: text,
-    sentence: `“${text}” of ${lower(name)} has no unit; it is read in ${unitNames[unit]!.toLowerCase()}.`,
+    sentence: `“${text}” of ${lower(name)} has no unit; it is read in ${unitNames[unit]!}.`,
     asks: `“${text}” of ${lower(name)}: in which unit?`,
-    choices: [unit, other].map((each) => ({ label: unitNames[each]!, answer: { kind: of, words: of === 'load' ? text : '', means: each } })),
+    choices: [unit, other].map((each) => ({ label: capital(unitNames[each]!), answer: { kind: of, words: of === 'load' ? text : '', means: each } })),
     movement: false,
   };
 }

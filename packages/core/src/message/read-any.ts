@@ -39,6 +39,8 @@ const unused = 2;
 /** what was written is taken back in the same breath: notation knows nothing of it */
 const corrects = /\b(?:jk|scratch that|make that|no wait|i mean|i meant|correction|changed|corrected)\b/i;
 const correction = 4;
+/** a change of a load: notation would take its share for the load itself */
+const changesLoad = /\b(?:drop|minus|take off|reduce|lower)\b[^.\n]{0,20}\d ?(?:%|percent|per cent|kg|lbs?\b)/i;
 
 /** so many seconds of a movement, where a message says that reps count */
 const isTimed = ({ parts }: ParsedWorkout['workout']): boolean =>
@@ -124,7 +126,7 @@ function withUnused(text: string, strict: ParsedWorkout): ReadAny {
 const strictCostOf = (text: string, { workout, diagnostics }: ParsedWorkout): number =>
   costOf(diagnostics) +
   unused * unusedFigures(text, workout).length +
-  (corrects.test(text) ? correction : 0) +
+  (corrects.test(text) || changesLoad.test(text) ? correction : 0) +
   (countsReps(text) && isTimed(workout) ? correction : 0) +
   keptWork * workInNotes(text, diagnostics).length;
 

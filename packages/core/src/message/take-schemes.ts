@@ -32,6 +32,8 @@ export function takeScheme(state: Assembly, kind: 'forTime' | 'quality', itemsFo
 
 export function takeRounds(state: Assembly, count: number, word: 'rounds' | 'times', itemsFollow: boolean): void {
   const { current } = state;
+  // how often a clock that runs out goes round is no part of it: `beginners do 3 rounds only`
+  if (current.kind === 'amrap' && !itemsFollow) return void state.left.push(`${count} rounds`);
   if (current.kind === 'emom' || current.kind === 'every' || current.kind === 'onOff') {
     // rounds of stations: each once a round
     if (current.kind === 'onOff' && word === 'rounds') current.rounds ??= count;
@@ -47,8 +49,9 @@ export function takeRounds(state: Assembly, count: number, word: 'rounds' | 'tim
 }
 
 export function takeSetsReps(state: Assembly, { sets, reps, unit }: Extract<Span, { k: 'setsReps' }>, isNamed: boolean): void {
-  // `100 m farmers carry 2x24`: two of 24
-  if (sets === 2 && !isNamed && state.last && state.last.count !== null && state.last.load === null && (movementIn(state.last)?.load ?? null) !== null)
+  // `100 m farmers carry 2x24`: two of 24, of what is held in each hand
+  const inHands = movementIn(state.last ?? undefined)?.load ?? null;
+  if (sets === 2 && !isNamed && state.last && state.last.count !== null && state.last.load === null && inHands !== null && inHands.implements[0] !== 'barbell')
     return void (state.last.load = `2x${reps}`);
   if (state.last && state.last.count === null) {
     const item = state.last;

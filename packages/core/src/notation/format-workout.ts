@@ -31,6 +31,7 @@ import type {
   Workout,
 } from '../workout/workout';
 import { saidFactor } from '../text/figures';
+import { heightIn } from '../units/height';
 
 const figure = (value: number): string => trimNumber(value, 3);
 const columns = ({ men, women }: Columns): string => (men === women ? figure(men) : `${figure(men)}/${figure(women)}`);
@@ -173,12 +174,10 @@ const noteText = remembered((note: string): string => {
   return plain ? `, ${note}` : ` "${note.replaceAll('"', "'")}"`;
 });
 
-/** In the unit it was written in, where whole centimetres give that figure back. */
 function formatHeight({ men, women, unit }: Height): string {
-  const factor = unit === 'in' ? 2.54 : 30.48;
   if (unit === undefined) return `${columns({ men, women })} cm`;
-  const rounded = (cm: number): number => Math.round((cm / factor) * 2) / 2;
-  return `${columns({ men: rounded(men), women: rounded(women) })} ${unit}`;
+  const [first, second] = [heightIn(men, unit), heightIn(women, unit)];
+  return `${first === second ? first : `${first}/${second}`} ${unit}`;
 }
 
 function tailOf(slot: Slot, withLoad: boolean): string {

@@ -1,6 +1,7 @@
 /** What weighs, stands high or goes slowly: `2x17.5/12.5 kg`, `135/95 lb`, `24/20"`, `to 10/9 ft`, `75 %`, `1.5 BW`, `AHAP`, `RPE 8`, `tempo 31X1`. */
 import { poundsToKilograms, type MassUnit } from '../units/mass';
 import { isWithin, ranges } from '../units/ranges';
+import { cmOf, heightOf, type HeightUnit } from '../units/height';
 import type { Effort, Height, Prescription } from '../workout/workout';
 import { findMovement } from '../movements/names';
 import type { Cursor } from '../text/cursor';
@@ -133,31 +134,29 @@ export function readHeight(cursor: Cursor): Extract<ReadLoad, { kind: 'height' }
     cursor.phrase('to?', 'a?', 'target?');
     const figures = readColumns(cursor);
     if (!figures) return null;
-    const factor = heightFactor(cursor);
-    if (factor === null) return null;
+    const unit = heightUnit(cursor);
+    if (unit === null) return null;
     const second = figures.men === figures.women ? readSecondHeight(cursor) : null;
     cursor.phrase('target|high|box');
-    const heightCm = { men: Math.round(figures.men * factor), women: Math.round(second ?? figures.women * factor), ...heightUnitOf(factor) };
+    const heightCm = { ...heightOf(figures, unit), ...(second === null ? {} : { women: Math.round(second) }) };
     return isWithin(heightCm.men, ranges.heightCm) && isWithin(heightCm.women, ranges.heightCm) ? { kind: 'height', heightCm } : null;
   });
 }
-/** as it was written, by what makes it centimetres */
-export const heightUnitOf = (factor: number): Partial<Pick<Height, 'unit'>> => (factor === 2.54 ? { unit: 'in' } : factor === 30.48 ? { unit: 'ft' } : {});
 /** `24"/20"`, `60 cm/50 cm`: cm of the second column */
 const readSecondHeight = (cursor: Cursor): number | null =>
   cursor.try((c) => {
     const figure = c.sign('/') && c.isNumber() ? c.next()!.value : null;
-    const factor = figure === null ? null : heightFactor(c);
-    return figure === null || factor === null ? null : figure * factor;
+    const unit = figure === null ? null : heightUnit(c);
+    return figure === null || unit === null ? null : figure * cmOf[unit];
   });
-function heightFactor(cursor: Cursor): number | null {
+function heightUnit(cursor: Cursor): HeightUnit | null {
   cursor.try((c) => (c.sign('-') && c.isWord(['inch', 'in', 'cm', 'foot', 'ft']) ? true : null));
-  if (cursor.word('cm')) return 1;
-  if (cursor.word('in', 'inch', 'inches')) return 2.54;
-  if (cursor.word('ft', 'foot', 'feet')) return 30.48;
-  if (cursor.isWord('m') && cursor.isWord(['target', 'high'], 1) && cursor.word('m')) return 100;
-  if (cursor.isSign('"') && cursor.sign('"')) return 2.54;
-  if (cursor.isSign("'") && cursor.sign("'")) return cursor.sign("'") ? 2.54 : 30.48;
+  if (cursor.word('cm')) return 'cm';
+  if (cursor.word('in', 'inch', 'inches')) return 'in';
+  if (cursor.word('ft', 'foot', 'feet')) return 'ft';
+  if (cursor.isWord('m') && cursor.isWord(['target', 'high'], 1) && cursor.word('m')) return 'm';
+  if (cursor.isSign('"') && cursor.sign('"')) return 'in';
+  if (cursor.isSign("'") && cursor.sign("'")) return cursor.sign("'") ? 'in' : 'ft';
   return null;
 }
 

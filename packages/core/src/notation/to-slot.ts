@@ -4,7 +4,7 @@ import type { Implement, Movement, MovementId } from '../movements/movement';
 import { findInHand } from '../movements/in-hand';
 import { findMovement, foldName, nearMovements, unknownId } from '../movements/names';
 import { poundsToKilograms } from '../units/mass';
-import { heightUnitOf } from './loads';
+import { heightOf } from '../units/height';
 import type { Slot } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
 import { fixed, type Draft, type MemberContext } from './draft';
@@ -220,8 +220,7 @@ function settleBare(draft: Draft, movement: Movement, cursor: Cursor, context: S
       context.report({ code: 'unit_assumed', span, text, unit });
     } else if (figure.paired && takesHeight(movement) && draft.heightCm === null) {
       const unit = columns.men >= 36 ? 'cm' : 'in';
-      const factor = unit === 'cm' ? 1 : 2.54;
-      draft.heightCm = { men: Math.round(columns.men * factor), women: Math.round(columns.women * factor), ...heightUnitOf(factor) };
+      draft.heightCm = heightOf(columns, unit);
       context.report({ code: 'height_assumed', span, text, unit });
     } else if (draft.count === null && !figure.paired) draft.count = fixed(columns);
     else if (!isCount) {
@@ -253,12 +252,9 @@ function settleSides(
 /** `24/20" box jump`: the quotes were inches, the figure a height. */
 function settleQuotes(draft: Draft, movement: Movement): void {
   if (!draft.quoted || movement.unit === 's' || movement.limit.by === 'engine' || draft.count?.kind !== 'fixed' || !takesHeight(movement)) return;
-  const factor = draft.unitSaid === 'min' ? 30.48 / 60 : 2.54;
-  draft.heightCm = {
-    men: Math.round(draft.count.men * factor),
-    women: Math.round(draft.count.women * factor),
-    ...heightUnitOf(factor === 2.54 ? 2.54 : 30.48),
-  };
+  const { men, women } = draft.count;
+  // `10'` was taken for minutes: its figure is in seconds
+  draft.heightCm = draft.unitSaid === 'min' ? heightOf({ men: men / 60, women: women / 60 }, 'ft') : heightOf({ men, women }, 'in');
   draft.count = null;
   draft.unit = null;
   draft.unitSaid = null;

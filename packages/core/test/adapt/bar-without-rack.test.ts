@@ -1,6 +1,6 @@
 /** A bar without a rack is brought up from the floor; nobody lies under one (common practice). */
 import { describe, expect, test } from '@jest/globals';
-import { adapt, parseWorkout } from '../../src/index';
+import { adapt, brokenLines, parseWorkout } from '../../src/index';
 import { withKit } from '../asking';
 
 const bar = 'barbell 20 kg, plates 4x20 4x10 4x5 4x2.5 kg';
@@ -37,4 +37,27 @@ describe('without a rack', () => {
     expect(made(text, [bar, 'bench', 'squat rack']).text).toMatch(/\d (?:bench|floor) press/);
   });
   test('a max is not built up on the back', () => expect(firstSlot('max load in 15:00\n1 back squat', [bar]).movement).not.toBe('back-squat'));
+  test('a front squat that had to be lighter says why', () =>
+    expect(firstSlot('5x3 front squat @ 90%', [bar]).reason).toMatch(/without a rack the bar is lifted from the floor, and the clean decides/));
+  test('a version sent while there was a rack is broken once there is none', () => {
+    const { text } = made('5x5 back squat @ 75%', [bar, 'squat rack']);
+    const broken = (kit: string[]) => brokenLines(text, withKit(kit, { maxes }), withKit(kit).places[0]!);
+    expect(broken([bar, 'squat rack'])).toEqual([]);
+    expect(broken([bar])).toMatchObject([{ why: 'there is no rack here to take the bar from', harms: true }]);
+  });
+});
+
+describe('what the coach decides', () => {
+  const athlete = withKit([bar], { level: 'trained', maxes });
+  const text = '5x5 back squat @ 75%';
+  test('by a lock is loaded as it is written, and the missing rack is said', () => {
+    const { version, warnings } = adapt(parseWorkout(text).workout, athlete, { runs: 1, locks: [{ part: 0, slot: 0, movement: 'back-squat' }] });
+    expect(version.text).toContain('5 back squat @ 105 kg');
+    expect(warnings).toContainEqual({ code: 'lock_breaks_limit', message: 'Locked back squat: there is no rack here to take the bar from.' });
+  });
+  test('by hand too', () => {
+    const { version, warnings } = adapt(parseWorkout(text).workout, athlete, { runs: 1, locks: [{ byHand: '5x5 back squat @ 100 kg' }] });
+    expect(version.text).toContain('back squat @ 100 kg');
+    expect(warnings.map(({ message }) => message)).toContain('Part 1, back squat, by hand: there is no rack here to take the bar from.');
+  });
 });

@@ -28,7 +28,7 @@ describe('a ceiling', () => {
     const athlete = file({ floor: '3 x 3 m', kit });
     const made = adapt(parseWorkout(text).workout, athlete, { runs: 5 });
     expect(made.version.text).toMatch(/6 push press @ 50 kg/);
-    expect(athlete.assumed).toContain('ceiling: not told; what is written is not held against it, and what is swapped in fits under 2.4 m');
+    expect(athlete.assumed).toContain('ceiling: nobody told its height; it does not limit what you wrote, and a substitute must fit under 2.4 m');
     expect(brokenLines(made.version.text, athlete, athlete.places[0]!)).toEqual([]);
   });
   test('that is not told still counts for what is swapped in: nobody wrote it', () => {
@@ -48,7 +48,7 @@ describe('no place at all', () => {
   test('is a place with what the text asks for, and that is said', () => {
     const athlete = readAthlete({ name: 'Keeper', category: 'men', level: 'trained', best_sets: { 'chest-to-bar pull-up': 25 } }, '2026-12-02').athlete;
     expect(version(whole, athlete)).toMatch(/thruster @ 42.5 kg[\s\S]*chest-to-bar pull-up[\s\S]*1000 m row[\s\S]*wall ball @ 9 kg[\s\S]*box jump @ 60 cm/);
-    expect(athlete.assumed.join('; ')).toContain('place: none was told');
+    expect(athlete.assumed.join('; ')).toContain('place: nobody told where they train');
   });
   test('an empty one that is told is empty', () => expect(version(whole, file({ name: 'pier', kit: [] }))).not.toMatch(/1000 m row/));
   test.each(['men', 'women'] as const)('every line of its kit is read (%s)', (category) => {

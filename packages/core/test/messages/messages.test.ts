@@ -4,6 +4,7 @@ import { seededRandom } from '../../src/units/random';
 import { readMessage } from '../../src/message/read-message';
 import { readWorkoutText } from '../../src/message/read-any';
 import { unusedFigures } from '../../src/message/figures-used';
+import { formatWorkout } from '../../src/notation/format-workout';
 import { parseWorkout } from '../../src/notation/parse-workout';
 import { cases } from '../cases';
 import { meaningOf } from './meaning';
@@ -47,6 +48,33 @@ test('every name of the corpus is known, or it is said why not', () => {
 
 /** Written as a coach would say them, before the reader was run on them (our own, not of the corpus). */
 test.each(spoken)('$text', ({ text, plain }) => expect(readWorkoutText(text).readAs).toBe(plain));
+
+describe('what a message must not lose', () => {
+  const saysOf = (text: string): string => {
+    const { diagnostics, workout } = readWorkoutText(text);
+    return `${formatWorkout(workout)}\n${diagnostics.map(({ message }) => message).join('\n')}`;
+  };
+  test('a change of a load is no load: nobody lifts a max at 20 %', () => {
+    const said = saysOf('Work up to a 5RM deadlift. Then drop 20% and do 2 sets of 5.');
+    expect(said).toMatch(/5 deadlift\n/);
+    expect(said).not.toMatch(/@ 20%/);
+    expect(said).toContain('“20 %” found no place.');
+  });
+  test('rounds for somebody else, under a clock that runs out, are said', () =>
+    expect(saysOf('ok team! Workout: AMRAP in 18 min of six deadlifts (100/70 kg), 9 push ups. Beginners do 3 rounds only.')).toContain(
+      '“3 rounds” found no place.',
+    ));
+  test('“one” is nobody’s movement', () =>
+    expect(saysOf('do this one for quality please, 4 times through, 8 goblet squats with 16, 8 ring rows')).not.toMatch(/single-under/));
+  test('two sets of five of a barbell lift are no pair of fives', () => expect(saysOf('ok team! 3 deadlift, then 2 sets of 5')).not.toMatch(/2x5 kg/));
+  test('a total that only windows tell is no excuse for a lost figure', () =>
+    expect(
+      unusedFigures(
+        'AMRAP 5:00 10 burpee, rest 2, AMRAP 5:00 10 burpee, bring 12 towels',
+        parseWorkout('AMRAP 5:00\n10 burpee\n\nrest 2:00\n\nAMRAP 5:00\n10 burpee').workout,
+      ),
+    ).toEqual(['12']));
+});
 
 describe('messages of strangers', () => {
   const all = corpus.map(seen);

@@ -119,7 +119,7 @@ describe('the answers of a coach', () => {
   test.each<[HouseWord, string]>([
     [kept, '“Zombie squats” means air squat.'],
     [{ kind: 'name', words: 'crew', means: '' }, '“crew” is no movement.'],
-    [{ kind: 'like', words: 'deck roll', means: 'Burpee' }, '“deck roll” is a movement of your own, reckoned as burpee.'],
+    [{ kind: 'like', words: 'deck roll', means: 'Burpee' }, '“deck roll” is a movement of your own, counted like burpee.'],
     [{ kind: 'asWritten', words: 'deck roll', means: '' }, '“deck roll” stays as it is written, and is not checked.'],
     [{ kind: 'height', words: '', means: 'in' }, 'A height without a unit is in inches.'],
     [{ kind: 'metres', words: '', means: 'Row' }, 'A length without a movement means row.'],

@@ -2,6 +2,8 @@
 import type { Athlete, AvoidName } from '../../athlete/athlete';
 import { roomAsTold, type Place } from '../../kit/kit';
 import { feasibleLoads, platesInHand, type FeasibleLoad } from '../../kit/loads';
+import { withoutRack } from '../../limits/bar-without-rack';
+import { capacityOf } from '../../scoring/learn-fitness';
 import { obstacles, sentenceForObstacle, type Obstacle } from '../../limits/feasible';
 import { movementOf } from '../../movements/catalogue';
 import { formatLoad, formatSlot } from '../../notation/format-workout';
@@ -30,6 +32,14 @@ function loadNotOwned({ load }: Slot, athlete: Athlete, loads: readonly Feasible
   return isOwned ? null : `no ${formatLoad(load).replace(/^@\s*/, '')} is there`;
 }
 
+/** Somebody who is sent under a bar, and has no rack by now. */
+function rackMissing({ movement, load }: Slot, athlete: Athlete, place: Place): string[] {
+  const card = movementOf(movement);
+  if (load?.kind !== 'mass' || !card.load?.implements.includes('barbell') || !place.kit.some(({ kind }) => kind === 'barbell')) return [];
+  const why = withoutRack(card, load[athlete.category] * load.count, place, capacityOf(athlete));
+  return why === null ? [] : [why];
+}
+
 /** @returns each line once a reason, in the order of the version */
 export function brokenLines(versionText: string, athlete: Athlete, place: Place): BrokenLine[] {
   const loads = [...feasibleLoads(place.kit), ...platesInHand(place.kit)];
@@ -44,6 +54,7 @@ export function brokenLines(versionText: string, athlete: Athlete, place: Place)
         harms: isHarm(obstacle),
       })),
       ...(notOwned === null ? [] : [{ line, why: notOwned, tag: null, harms: false }]),
+      ...rackMissing(slot, athlete, place).map((why) => ({ line, why, tag: null, harms: true })),
     ];
   });
   return found.filter((each, at) => found.findIndex(({ line, why }) => line === each.line && why === each.why) === at);

@@ -231,7 +231,7 @@ function byEffort(ask: Ask): Counted {
 }
 
 /** The same movement with another implement, and the written load: as light as the coach wrote it. */
-function weighsAsWritten({ proposed, load, question: { slot }, context }: Ask): boolean {
+export function weighsAsWritten({ proposed, load, question: { slot }, context }: Pick<Ask, 'proposed' | 'load' | 'question' | 'context'>): boolean {
   const kg = load && isAskedForIt(proposed) ? writtenKg(slot, context, proposed.movement) : null;
   return load !== null && kg !== null && isAsWritten(load, kg);
 }

@@ -11,9 +11,10 @@ import { constants } from '../../simulate/body';
 import { demandOf, maxOf, type Demand } from '../../simulate/demand';
 import { atTempo } from '../../simulate/program';
 import { boutOf, type Bout } from '../../stimulus/bout';
+import { withRack } from '../../limits/bar-without-rack';
 import { isOpen } from '../../workout/walk';
 import { isAdmitted } from './admit';
-import { alike, countFor, isFiller, meanCount, unitFor, type Counted } from './count';
+import { alike, countFor, isFiller, meanCount, unitFor, weighsAsWritten, type Counted } from './count';
 import { isSkill, nearlyUnbroken } from './half-skill';
 import { hardLimits } from './hard-limits';
 import { heightsFor, wallCm } from './heights';
@@ -79,7 +80,9 @@ interface Draft {
 /** Loads and counts of one movement: one option, or one for each surface it can be set to. */
 function drafts(proposed: Proposed, question: SlotQuestion, context: AdaptContext, forced: boolean): Draft[] {
   const { movement, source } = proposed;
-  const chosen = loadFor(proposed, question, context) ?? (forced ? { load: null, open: false } : null);
+  // what the coach decides is loaded as they wrote it; a missing rack is said then
+  const where = forced ? { ...context, place: withRack(context.place) } : context;
+  const chosen = loadFor(proposed, question, where) ?? (forced ? { load: null, open: false } : null);
   if (!chosen || !readsBack(movement, chosen.load?.implement ?? null)) return [];
   const original = movementOf(question.slot.movement);
   const kept = movement.id === question.slot.movement;
@@ -140,7 +143,11 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
     coach: kept ? -1 : (coachRank ?? question.slot.alternatives.length),
     leaves: leavesPattern(original, movement, question) ? 1 : 0,
     // what stands for a run goes on for minutes and is broken: it is long, not heavy
-    beyondRepair: (loaded || original.limit.by !== 'engine') && setShare > hopelesslyHeavy * Math.max(1, meant) ? 1 : 0,
+    beyondRepair:
+      ((loaded || original.limit.by !== 'engine') && setShare > hopelesslyHeavy * Math.max(1, meant)) ||
+      (!kept && isNoStrength({ proposed, chosen, counted, demand }, question, context))
+        ? 1
+        : 0,
     kin: kinOf(standing),
     // as many as possible are as many as there are
     tooHard: kept
@@ -160,6 +167,20 @@ function rankOf({ proposed, chosen, counted, demand }: Draft, question: SlotQues
     effort: kept ? 0 : effortBucket(setShare, meant, loaded),
     order: another ? unlike(bout, question) : order,
   };
+}
+
+/** share of the effort meant below which no count and no tempo makes a strength set of it (round figure) */
+const hopelesslyLight = 0.5;
+/** A strength set that would end with most of its reps left is none, however near the movement. */
+function isNoStrength(
+  { proposed, chosen, counted, demand }: Pick<Draft, 'proposed' | 'chosen' | 'counted' | 'demand'>,
+  question: SlotQuestion,
+  context: AdaptContext,
+): boolean {
+  const { strength, stimulus, slot } = question;
+  if (!strength || counted.unit !== 'reps' || slot.load === null || slot.bracket !== null) return false;
+  if (weighsAsWritten({ proposed, load: chosen.load, question, context })) return false;
+  return boutOf(demand, counted.whole, context.capacity).setShare < hopelesslyLight * stimulus.bout.setShare;
 }
 
 /** share of the time meant below which a stand-in by the clock is another thing (round figure) */

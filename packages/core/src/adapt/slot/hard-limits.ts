@@ -1,12 +1,11 @@
 /** What is never traded: kit, floor, ceiling, noise, avoid-list, range, and skills that must be told. */
 import { obstacles, type Obstacle } from '../../limits/feasible';
 import { own } from '../../text/own';
-import { roomAsTold } from '../../kit/kit';
 import type { FeasibleLoad } from '../../kit/loads';
 import type { Athlete } from '../../athlete/athlete';
 import type { Movement } from '../../movements/movement';
 import { toldBy } from '../../movements/skill-kin';
-import type { AdaptContext } from './question';
+import { roomFor, type AdaptContext } from './question';
 
 /** Skill an athlete of this level may be given, unless a known max or best set says otherwise. */
 const skillAllowed = { new: 1, newer: 2, trained: 3, competitive: 3 } as const;
@@ -20,10 +19,8 @@ export function isTold({ skills, maxes, bestSets }: Athlete, movement: Movement)
 
 /** All hard limits of one movement for one athlete in one place. Empty when it may be done. */
 export function hardLimits(movement: Movement, context: AdaptContext, load: FeasibleLoad | null = null, heightCm: number | null = null): Obstacle[] {
-  const { athlete, written } = context;
-  // a room nobody told limits what is swapped in, not what the coach wrote
-  const place = written.has(movement.id) ? roomAsTold(context.place) : context.place;
-  const found = obstacles(movement, athlete, place, load, heightCm);
+  const { athlete } = context;
+  const found = obstacles(movement, athlete, roomFor(movement, context), load, heightCm);
   const told = isTold(athlete, movement);
   if (own(athlete.skills, movement.id) === 'no' || (movement.mustBeTold && !told) || (movement.skill > skillAllowed[athlete.level] && !told))
     found.push({ code: 'skill', skill: movement.skill });

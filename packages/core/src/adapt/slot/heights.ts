@@ -1,10 +1,9 @@
 /** Surfaces of a place by height: boxes to jump and step on, edges for the hands. */
-import { roomAsTold } from '../../kit/kit';
 import { headroomNeeded } from '../../limits/headroom';
 import { violates } from '../../limits/feasible';
 import type { Movement } from '../../movements/movement';
 import type { Slot } from '../../workout/workout';
-import type { AdaptContext } from './question';
+import { roomFor, type AdaptContext } from './question';
 
 const stepsUp = [1, 2, 3] as const;
 /** a step that is stepped on as on a box: two stairs (common practice) */
@@ -42,7 +41,7 @@ function edges(context: AdaptContext): number[] {
 /** Boxes under the feet, without those under which the head meets the ceiling or the knee bends too deep, while others are left. */
 function boxes(movement: Movement, context: AdaptContext): number[] {
   const { athlete } = context;
-  const place = context.written.has(movement.id) ? roomAsTold(context.place) : context.place;
+  const place = roomFor(movement, context);
   const stair = stairOf(place);
   const steps = movement.family === 'step' ? [...furniture(place, 'bench', 'chair'), ...(stair === null ? [] : [boxOfStairs * stair])] : [];
   const all = ascending([...furniture(place, 'box'), ...steps]);

@@ -1,8 +1,9 @@
 /** What a slot is asked: who, where, under which rules; and what it was meant to be. */
 import type { Athlete } from '../../athlete/athlete';
 import type { Capacity } from '../../capacity/capacity';
-import type { Place } from '../../kit/kit';
+import { roomAsTold, type Place } from '../../kit/kit';
 import type { FeasibleLoad } from '../../kit/loads';
+import type { Movement } from '../../movements/movement';
 import type { HouseRules } from '../../rules/house-rules';
 import type { PartIntent } from '../../stimulus/intent';
 import type { SlotStimulus } from '../../stimulus/stimulus';
@@ -32,6 +33,9 @@ export interface SlotQuestion {
   /** sets judged by effort: strength, max loads, and what is heavy on an interval or in sets */
   readonly strength: boolean;
 }
+
+/** Where a movement is done, as far as it limits it: a room nobody told limits what is swapped in, not what the coach wrote. */
+export const roomFor = ({ id }: Movement, { place, written }: AdaptContext): Place => (written.has(id) ? roomAsTold(place) : place);
 
 export const isNewer = ({ level }: Athlete): boolean => level === 'new' || level === 'newer';
 

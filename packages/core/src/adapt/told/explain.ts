@@ -12,6 +12,7 @@ import { formatClock } from '../../units/duration';
 import { formatMass } from '../../units/mass';
 import type { Slot } from '../../workout/workout';
 import { isHalfOwned, isSkill } from '../slot/half-skill';
+import { withoutRack } from '../../limits/bar-without-rack';
 import { hardLimits } from '../slot/hard-limits';
 import { isAsWritten, ownedFor, totalKg, writtenKg } from '../slot/load';
 import { neighboursOf } from '../slot/likeness';
@@ -61,7 +62,9 @@ function loadClause({ question: { slot }, option, context, beyond }: Told): stri
   if (mass > kg && beyond < 0) return `${now} for ${then}, because the written load would be over too soon`;
   if (nearest && (mass > kg || isAsWritten(option.load, kg))) return `${now} is the nearest to ${then}`;
   if (mass > kg) return `${now} for ${then}`;
-  return `${now} for ${then}: ${owned.some((other) => other > mass) ? 'lighter, so that the sets stay whole' : 'the heaviest here'}`;
+  if (owned.some((other) => other > mass)) return `${now} for ${then}: lighter, so that the sets stay whole`;
+  const isLimited = option.load.implement === 'barbell' && withoutRack(movementOf(option.movement), kg, context.place, context.capacity) !== null;
+  return `${now} for ${then}: ${isLimited ? 'without a rack the bar is lifted from the floor, and the clean decides' : 'the heaviest here'}`;
 }
 
 /** Why a count of the written movement was moved. */

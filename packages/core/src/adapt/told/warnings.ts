@@ -14,6 +14,7 @@ import { partLocks, type Lock } from '../lock';
 import { isHangingPull } from '../gate/volume-caps';
 import type { PlannedPart } from '../part/plan-parts';
 import type { PartPlan } from '../part/search';
+import { withoutRack } from '../../limits/bar-without-rack';
 import { hardLimits } from '../slot/hard-limits';
 import { isNewer, type AdaptContext } from '../slot/question';
 import { choicesToMake } from './easier-push-up';
@@ -179,9 +180,17 @@ function sayCollisions(part: Part, say: Say): void {
 }
 
 function sayLocks({ locks, unreadFrames, context, versionParts }: WarningsAsked, say: Say): void {
-  for (const { movement } of partLocks(locks)) {
-    const obstacles = movement ? hardLimits(movementOf(movement), context) : [];
-    if (movement && obstacles.length > 0) say('lock_breaks_limit', `Locked ${wordsOf(movement)}: ${obstacles.map(sentenceForObstacle).join('; ')}.`);
+  for (const { movement, part } of partLocks(locks)) {
+    if (!movement) continue;
+    const kg = Math.max(
+      0,
+      ...versionParts
+        .filter(({ from }) => from[0] === part)
+        .flatMap(({ slots }) => slots.flatMap((slot) => (slot.movement === movement ? (slot.load?.kg ?? []) : []))),
+    );
+    const rack = withoutRack(movementOf(movement), kg, context.place, context.capacity);
+    const obstacles = [...hardLimits(movementOf(movement), context).map(sentenceForObstacle), ...(rack === null ? [] : [rack])];
+    if (obstacles.length > 0) say('lock_breaks_limit', `Locked ${wordsOf(movement)}: ${obstacles.join('; ')}.`);
   }
   for (const line of unreadLines(locks)) say('line_unread', `“${line}” is not one movement Gambito knows; its line is computed.`);
   for (const frame of unreadFrames) say('line_unread', `“${frame}” is no frame for this work, such as “4 rounds for time, cap 12:00”; it is computed.`);

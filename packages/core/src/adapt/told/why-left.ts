@@ -120,7 +120,7 @@ export function whyLeft(question: SlotQuestion, option: Option, context: AdaptCo
   const [obstacle] = hardLimits(original, context, null, slot.heightCm?.[context.athlete.category] ?? null);
   if (obstacle) return withSecond(clauseFor(obstacle, original, name, context), obstacle.code === 'needs' ? whyNotInHand(slot, option, context) : null);
   if (option.coachRank !== null) return 'The coach’s own alternative';
-  if (isBroughtUp(slot, context)) return `No rack here: a bar this heavy is not brought up from the floor for ${name}`;
+  if (isBroughtUp(slot, context)) return 'No rack here to take such a heavy bar from';
   const missing = loadMissing(slot, context) ?? namedImplementMissing(question, context);
   if (missing) return missing;
   if (wall) return `${capital(name)} would end in singles`;
