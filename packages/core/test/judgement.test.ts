@@ -213,7 +213,7 @@ describe('why a load was left', () => {
     // a light pair is still a press
     expect(slotOf(text, withKit(['kettlebell 24 kg', 'dumbbell 10 kg x 2']))).toMatchObject({
       movement: 'dumbbell-push-press',
-      reason: expect.stringMatching(/10 kg for 17.5 kg: the heaviest here/),
+      reason: expect.stringMatching(/^2 × 10 kg for 2 × 17.5 kg: the heaviest here/),
     });
   });
 });

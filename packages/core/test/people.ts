@@ -113,3 +113,31 @@ export function randomWorkout(seed: number): string {
   ];
   return `# Lantern ${seed}\n${pick(shapes)()}\n`;
 }
+
+/** The formats that `randomWorkout` does not have: teams, buy-in and cash-out, growing ladders, sets with their own counts, complexes, percentages, work that interrupts. */
+export function randomFormat(seed: number): string {
+  const random = seededRandom(seed * 11 + 5);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const line = (): string =>
+    random() < 0.2 ? pick(engines) : random() < 0.5 ? `${pick([6, 8, 10, 12, 15])} ${pick(moves)}` : `${pick([5, 8, 10, 12])} ${pick(loaded)}`;
+  const lines = (count: number, indent = ''): string => Array.from({ length: count }, () => indent + line()).join('\n');
+  const lift = (): string => pick(['back squat', 'front squat', 'deadlift', 'strict press', 'power clean', 'bench press']);
+  const shapes = [
+    () => `for time, cap 25:00\n${line()}\n${pick([3, 4])} rounds\n${lines(2, '  ')}\n${line()}`,
+    () => `teams of 2, in turns\nAMRAP 14:00\n${lines(3)}`,
+    () => `teams of 2, shared\nfor time, cap 20:00\n${lines(3)}`,
+    () => `AMRAP 9:00\n2, +2 each round: ${pick(moves)}\n2, +2 each round: ${pick(loaded)}`,
+    () => `death by, cap 12:00\n${pick(moves)}`,
+    () => `every 2:30 x 5\n3 ${lift()} @ ${pick([70, 75, 80, 85])}%`,
+    () => `strength\n${pick([4, 5])} sets, rest 2:00 between\n  5 ${lift()} @ ${pick([65, 75, 80])}%`,
+    () => `every 2:00 x 6\n2 x (1 power clean + 1 front squat + 1 push press) @ 50/35 kg`,
+    () => `${pick(['40 s', '30 s'])} on / 20 s off x 8\nalternate\n  ${pick(moves)}\n  ${pick(moves)}`,
+    () => `for time, cap 20:00\n${pick([50, 60])} ${pick(moves)}\nevery 2:00: 5 ${pick(moves)}`,
+    () => `every 4:00 x 4\n${lines(2)}\nmax ${pick(moves)}`,
+    () => `5 on / 2 off x 3\n${lines(3)}`,
+    () => `EMOM 16:00\n1: ${line()}\n2: ${line()}\n3: 40 s plank\n4: rest`,
+    () => `for quality\n3 rounds\n${lines(3, '  ')}`,
+    () => `A) strength\n4 sets, rest 2:00 between\n  6 ${lift()}\n\nB) for time, cap 12:00\n15-12-9\n  ${pick(moves)}\n  ${pick(loaded)}`,
+  ];
+  return `# Lantern format ${seed}\n${pick(shapes)()}\n`;
+}

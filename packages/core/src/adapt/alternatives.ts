@@ -16,7 +16,7 @@ import { evaluateOption, type PartPlan } from './part/search';
 import { planVersion } from './planned';
 import { optionsFor } from './slot/fill';
 import { hardLimits } from './slot/hard-limits';
-import type { Option } from './slot/option';
+import { isMoved, type Option } from './slot/option';
 import type { AdaptContext } from './slot/question';
 import { driftOf } from './told/drift';
 import { reasonOf } from './told/explain';
@@ -89,7 +89,8 @@ function alternativeOf({ aim, part }: PlannedPart, plan: PartPlan, slot: number,
   const { result, part: filled, beyond } = evaluateOption(plan, slot, option);
   const time = part.kind === 'every' ? Math.expm1(beyond) : space.band ? timeDriftOf(space.band, result.score) : 0;
   const drift = driftOf(aim, stimulusOf(compile({ parts: [filled] }, context.capacity, context.place), 0, result), time, 0);
-  const told: Told = { question, option, context, wall: plan.untouched.walls.includes(slot), beyond: plan.untouched.beyond };
+  const { walls, beyond: asWritten } = plan.untouched;
+  const told: Told = { question, option, context, wall: walls.includes(slot), beyond: asWritten, rungsMoved: isMoved(space.part, filled) };
   const obstacles = hardLimits(movementOf(option.movement), context, option.load, option.heightCm);
   return {
     movement: option.movement,

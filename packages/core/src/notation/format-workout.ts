@@ -207,18 +207,10 @@ export function formatString(slots: readonly Slot[]): string {
   const first = slots[0]!;
   if (slots.length === 1 && !first.bracket) return formatSlot(first);
   const shared = slots.every((slot) => same(slot.load, first.load) && slot.hold === first.hold);
-  const members = slots.map((slot, index) => {
-    const bare = shared ? { ...slot, load: null, hold: null } : slot;
-    const core = first.bracket && bare.count.kind === 'fixed' && bare.count.men === 1 && bare.count.women === 1 ? coreOf(bare) : coreOf(bare);
-    const ends =
-      index === slots.length - 1 && shared
-        ? `${first.hold === 'unbroken' ? ', unbroken' : first.hold === 'mayBreak' ? ', may break' : ''}${first.load ? ` @ ${formatLoad(first.load)}` : ''}`
-        : '';
-    return `${core}${tailOf(bare, true)}${first.bracket ? '' : ends}`;
-  });
-  if (!first.bracket) return members.join(' + ');
-  const ends = shared ? `${first.hold === 'unbroken' ? ', unbroken' : ''}${first.load ? ` @ ${formatLoad(first.load)}` : ''}` : '';
-  return `${first.bracket.times} x (${members.join(' + ')})${ends}`;
+  const hold = first.hold === 'unbroken' ? ', unbroken' : first.hold === 'mayBreak' ? ', may break' : '';
+  const ends = shared ? `${hold}${first.load ? ` @ ${formatLoad(first.load)}` : ''}` : '';
+  const members = slots.map((slot) => formatSlot(shared ? { ...slot, load: null, hold: null } : slot)).join(' + ');
+  return first.bracket ? `${first.bracket.times} x (${members})${ends}` : `${members}${ends}`;
 }
 
 /** Two slots of one string: linked, or of one bracket. */

@@ -34,14 +34,15 @@ const bareMinutes = (cursor: Cursor): Range | null => {
   return { low: minutes, high: minutes };
 };
 
-/** `x 5`, `for 6 sets`, `for 12:00`, `5`: how often or how long. A bare figure is intervals, minutes for an EMOM. */
-function readHowLong(cursor: Cursor, everyMinute: boolean): { totalSeconds: number | null; count: number | null } {
+/** `x 5`, `for 6 sets`, `for 12:00`, `5`: how often or how long. A bare figure is intervals, minutes for an EMOM. @param least seconds; what is shorter than one interval is work in it: `every 2:00: 20 s plank` */
+function readHowLong(cursor: Cursor, everyMinute: boolean, least = 0): { totalSeconds: number | null; count: number | null } {
   const times = readTimes(cursor) ?? cursor.try((c) => (c.phrase('for') && c.isNumber() ? intervalCount(c) : null));
   if (times !== null) return { totalSeconds: null, count: times };
   const total = cursor.try((c) => {
     c.phrase('for|in|of');
     c.sign(':', '-');
-    return readDuration(c, 'none', true);
+    const seconds = readDuration(c, 'none', true);
+    return seconds !== null && seconds >= least ? seconds : null;
   });
   if (total !== null) return { totalSeconds: total, count: null };
   const bare = cursor.try((c) => {
@@ -110,7 +111,7 @@ export const every: Phrase = (cursor, header) => {
     if (interval === null || interval <= 0) return null;
     c.phrase('on', 'the', 'minute');
     c.sign(',');
-    const long = readHowLong(c, false);
+    const long = readHowLong(c, false, interval);
     if (long.totalSeconds === null && long.count === null) c.at -= c.at > 0 && c.tokens[c.at - 1]!.text === ',' ? 1 : 0;
     return { interval, ...long };
   });

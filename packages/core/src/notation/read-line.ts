@@ -89,17 +89,18 @@ function readOpening(cursor: Cursor): number | null {
     return count >= 1 && c.sign('(') ? count : null;
   });
 }
-/** Is all of a bracket one string of linked movements? */
+/** Is all of a bracket one string of linked movements? In one, a comma before anything but a figure belongs to its member: `1 lunge, each side + 1 squat`. */
 const isComposite = (cursor: Cursor): boolean => {
   const inside = cursor.part(cursor.at, closingOf(cursor));
-  let depth = 0;
-  for (const token of inside.tokens.slice(inside.at, inside.end)) {
-    if (token.text === '(') depth++;
-    if (token.text === ')') depth--;
-    if (depth === 0 && token.kind === 'sign' && [',', ';', '|'].includes(token.text)) return false;
-  }
-  return true;
+  const tokens = inside.tokens.slice(inside.at, inside.end);
+  const outer = tokens.filter((_, at) => depthAt(tokens, at) === 0);
+  if (outer.some(({ text, kind }) => kind === 'sign' && [';', '|'].includes(text))) return false;
+  const isLinked = outer.some(({ text }) => text === '+');
+  return outer.every(({ text, kind }, at) => kind !== 'sign' || text !== ',' || (isLinked && outer[at + 1]?.kind !== 'number'));
 };
+/** How many brackets a token stands in. */
+const depthAt = (tokens: Cursor['tokens'], at: number): number =>
+  tokens.slice(0, at + 1).reduce((depth, { text }) => depth + (text === '(' ? 1 : text === ')' ? -1 : 0), 0);
 function closingOf(cursor: Cursor): number {
   let depth = 1;
   for (let at = cursor.at; at < cursor.end; at++) {

@@ -117,3 +117,5 @@ export function outerLadder(part: Part): readonly number[] | null {
   const block = 'items' in part ? part.items.find((item) => item.kind === 'block') : undefined;
   return block?.kind === 'block' ? block.ladder : null;
 }
+/** Whether the rungs that lead a part are others than they were. */
+export const isMoved = (before: Part, after: Part): boolean => JSON.stringify(outerLadder(before)) !== JSON.stringify(outerLadder(after));

@@ -55,7 +55,9 @@ function loadClause({ question: { slot }, option, context, beyond }: Told): stri
   const kg = writtenKg(slot, context, movementOf(slot.movement));
   if (!option.load || kg === null || Math.abs(totalKg(option.load) / kg - 1) < sameMass) return null;
   const now = massOf(option, context);
-  const then = formatMass(kg / option.load.count, context.athlete.units);
+  const exact = kg / option.load.count;
+  // a share of a max is no load that anybody wrote: whole kilograms are what is known of it
+  const then = `${option.load.count === 2 ? '2 × ' : ''}${formatMass(slot.load?.kind === 'mass' ? exact : Math.round(exact), context.athlete.units)}`;
   const mass = totalKg(option.load);
   const owned = ownedFor(movementOf(option.movement), context).map(totalKg);
   const nearest = !owned.some((other) => Math.abs(other - kg) < Math.abs(mass - kg));
@@ -88,28 +90,32 @@ function countClause({ question: { slot }, option, context, wall, beyond }: Told
 /** Why the written movement was left; null where nothing hinders it, and another is nearer to what is meant. */
 export const becauseOf = ({ question, option, context, wall }: Told): string | null => whyLeft(question, option, context, wall);
 
+/** What is done and how often, beside the written count. */
+function countedOf({ question: { slot }, option, context, rungsMoved }: Told): string {
+  const { category } = context.athlete;
+  const at = option.load ? `${nameOf(option)} with ${massOf(option, context)}` : nameOf(option);
+  if (isOpen(slot)) return `${at}, as ${option.unit === 'reps' ? 'many' : 'much'} as possible`;
+  if (option.count.kind === 'rung') return [at, ...(rungsMoved ? [] : ['same count']), ...(option.perSide && !slot.perSide ? ['each side'] : [])].join(', ');
+  if (slot.count.kind === 'rung') return rungsMoved ? at : `${countText(option, category)} ${at}`;
+  return sameCount(option, slot, category) ? `${at}, same count` : `${countText(option, category)} ${at} for ${countText(slot, category)}`;
+}
+
 /** One sentence, true of the version beside it: "as written" only where movement, count and load are. */
 export function reasonOf(told: Told): string {
   const { question, option, context } = told;
   const { slot } = question;
-  const { category } = context.athlete;
   const [load, count] = [loadClause(told), countClause(told)];
   if (option.movement === slot.movement) {
     if (isUnchecked(slot)) return notChecked(slot, context);
     const held = option.load && implementToSay(option.movement, option.load.implement);
-    if (held && held !== slot.implement) return `${capital(held)} in hand, ${massOf(option, context)}${count ? `; ${count}` : ', same count'}.`;
+    if (held && held !== slot.implement)
+      return `${capital(held)} in hand, ${massOf(option, context)}${count ? `; ${count}` : told.rungsMoved ? '' : ', same count'}.`;
     if (!load && !count && slot.load?.kind === 'mass' && !option.load && !option.openLoad) return 'As written, without the load: nothing here to hold.';
     if (!load && !count) return option.load && slot.load ? `As written, ${massOf(option, context)}.` : 'As written.';
     return `${capital([count, load].filter(Boolean).join('; '))}.`;
   }
-  const at = option.load ? `${nameOf(option)} with ${massOf(option, context)}` : nameOf(option);
-  const counted = isOpen(slot)
-    ? `${at}, as ${option.unit === 'reps' ? 'many' : 'much'} as possible`
-    : sameCount(option, slot, category)
-      ? `${at}, same count`
-      : `${countText(option, category)} ${at}${slot.count.kind === 'rung' ? '' : ` for ${countText(slot, category)}`}`;
   const cost = givesUpOf(told)[0];
-  return `${becauseOf(told) ?? `In place of ${plainName(slot)}`}: ${counted}.${cost ? ` ${capital(cost)}.` : ''}`;
+  return `${becauseOf(told) ?? `In place of ${plainName(slot)}`}: ${countedOf(told)}.${cost ? ` ${capital(cost)}.` : ''}`;
 }
 
 /** A squat that does not go deep: to a chair, or half of it. */

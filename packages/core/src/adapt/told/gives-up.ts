@@ -4,7 +4,7 @@ import { muscles, type Movement } from '../../movements/movement';
 import type { Bout } from '../../stimulus/bout';
 import { isOpen } from '../../workout/walk';
 import type { Told } from './told';
-import { muscleWords, patternWords } from './words';
+import { muscleWords, patternWordOf } from './words';
 
 /** a third more or less is felt (as a logarithm) */
 const felt = 0.45;
@@ -29,7 +29,7 @@ function movementCosts(original: Movement, movement: Movement): string[] {
   const lost: string[] = [];
   const pattern = mainPattern(original);
   if ((movement.patterns[pattern] ?? 0) < 0.5 * (original.patterns[pattern] ?? 0))
-    lost.push(`${patternWords[pattern]} becomes ${patternWords[mainPattern(movement)]}`);
+    lost.push(`${patternWordOf(original, pattern)} becomes ${patternWordOf(movement)}`);
   for (const muscle of muscles)
     if ((original.muscles[muscle] ?? 0) >= 0.6 && (movement.muscles[muscle] ?? 0) <= 0.3)
       lost.push(muscle === 'grip' ? 'less grip' : `less for the ${muscleWords[muscle]}`);

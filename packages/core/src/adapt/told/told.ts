@@ -11,4 +11,6 @@ export interface Told {
   readonly wall: boolean;
   /** how the untouched part stood to its band: + harder than meant, − easier, 0 inside */
   readonly beyond: number;
+  /** the rungs of the part are others than the written ones: no count of a rung is the same */
+  readonly rungsMoved: boolean;
 }

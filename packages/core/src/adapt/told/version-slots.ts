@@ -6,7 +6,7 @@ import { isOpen, itemLists, slotsOfPart } from '../../workout/walk';
 import type { Category, Count, CountUnit, Item, Part, PartKind, Slot } from '../../workout/workout';
 import type { PlannedPart } from '../part/plan-parts';
 import type { PartPlan } from '../part/search';
-import { outerLadder, type Option } from '../slot/option';
+import { isMoved, outerLadder, type Option } from '../slot/option';
 import type { AdaptContext } from '../slot/question';
 import { isEasierPushUp } from '../slot/schools';
 import type { VersionEdit } from './edits';
@@ -158,11 +158,12 @@ export function versionSlots(written: Part, planned: PlannedPart, context: Adapt
   const originals = slotsOfPart(written);
   const filled = slotsOfPart(part);
   const places = placesOf(part);
+  const rungsMoved = isMoved(written, part);
   return plan.options.map((option, at): VersionSlot => {
     const original = originals[from[at]!] ?? null;
     const question = plan.space.questions[at]!;
     const asked = original ? { ...question, slot: original } : question;
-    const told: Told = { question: asked, option, context, wall: plan.untouched.walls.includes(at), beyond: plan.untouched.beyond };
+    const told: Told = { question: asked, option, context, wall: plan.untouched.walls.includes(at), beyond: plan.untouched.beyond, rungsMoved };
     const slot = filled[at]!;
     const kept = original !== null && original.movement === option.movement && slot.implement === original.implement;
     return {

@@ -1,5 +1,6 @@
 /** Words for patterns and muscles, and a count as a coach says it. */
-import type { Muscle, Pattern } from '../../movements/movement';
+import { mainPattern } from '../../movements/catalogue';
+import type { Movement, Muscle, Pattern } from '../../movements/movement';
 import type { Category } from '../../workout/workout';
 import type { Option } from '../slot/option';
 
@@ -24,6 +25,12 @@ export const patternWords: Readonly<Record<Pattern, string>> = {
   groundToOverhead: 'ground to overhead',
   mobility: 'mobility',
 };
+
+/** The word for what a movement mainly is; jacks and quick feet go like skipping, without a rope. */
+export function patternWordOf(movement: Movement, pattern: Pattern = mainPattern(movement)): string {
+  const hasRope = movement.needs.kind === 'atom' && movement.needs.atom === 'rope';
+  return pattern === 'rope' && !hasRope ? 'quick steps on the spot' : patternWords[pattern];
+}
 
 export const muscleWords: Readonly<Record<Muscle, string>> = {
   quads: 'thighs',
