@@ -20,7 +20,7 @@ function untrueOf(slot: VersionSlot): string[] {
     [isShare && /\d\.\d+ kg(?:\.|:)/.test(reason.replace(/^.*? (?:for|to) /, '')), 'tenths of a share'],
     [[...reason.matchAll(/\d+(?:-\d+)+/g)].some(([list]) => !lists.includes(list)), 'rungs of nobody'],
     [swapped && first !== undefined && Number(first) !== reps[0], 'another count'],
-    [/same count/.test(reason) && original?.reps != null && String(original.reps) !== String(reps), 'the same count, and it is not'],
+    [/same count/.test(reason) && original !== null && original.reps !== null && String(original.reps) !== String(reps), 'the same count, and it is not'],
     [pair !== null && pair[1] !== pair[2], 'a pair beside one'],
     [/lighter, so/.test(reason) && !isLighter, 'lighter, and it is not'],
     [/^As written/.test(reason) && swapped, 'as written, and it is another'],
