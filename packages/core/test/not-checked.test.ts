@@ -18,6 +18,14 @@ describe('a movement nobody knows', () => {
     expect(forTheAthlete(version(text).warnings).some(({ code }) => code === 'not_checked')).toBe(true);
     expect(unchecked('AMRAP 10:00\n10 burpee')).toEqual([]);
   });
+  test('whose name says what this person avoids is said with it, beside the line and to the coach', () => {
+    const spared = { ...athlete, avoid: ['overhead', 'deep_knee'] as const };
+    const made = (name: string) => adapt(parseWorkout(`AMRAP 10:00\n12 ${name}\n10 push-up`).workout, spared);
+    const { version: of, warnings } = made('overhead quasar lunge');
+    expect(of.parts[0]!.slots[0]!.reason).toBe('Not checked: Gambito does not know this movement; its name says overhead and deep knee, which Orli avoids.');
+    expect(warnings.find(({ code }) => code === 'not_checked')!.message).toMatch(/for it\. Its name says overhead and deep knee, which Orli avoids\.$/);
+    expect(made('quasar glide').version.parts[0]!.slots[0]!.reason).not.toMatch(/avoids/);
+  });
   test('that the coach says the likeness of is known', () => expect(unchecked('movement: quasar glide = burpee\n\nAMRAP 10:00\n12 quasar glide')).toEqual([]));
   test.each([
     ['500 m', 100, 200],

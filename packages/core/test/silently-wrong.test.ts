@@ -40,6 +40,27 @@ describe('a workout', () => {
     expect(parseWorkout('AMRAP 9:00\n55 shuttle run').diagnostics.map(({ message }) => message)).toEqual(['“55 shuttle run” is read as 55 m.']));
 });
 
+describe('what is shorter than its interval is work in it', () => {
+  const chipper = 'for time, cap 20:00\n80 air squat';
+  test.each([
+    [`${chipper}\nevery 2:00: 20 s plank`, `${chipper}\nevery 2:00: 20 s plank`],
+    [`${chipper}\nevery 2:00, 20 s plank`, `${chipper}\nevery 2:00: 20 s plank`],
+    ['every 2:00, 20 s plank\n10 push-up', 'every 2:00 x 10\n20 s plank\n10 push-up'],
+    // that it is in all was said
+    ['every 2:00 for 1:00\n5 push-up', 'every 2:00 x 1\n5 push-up'],
+    ['every 2:00, 12:00\n5 push-up', 'every 2:00 x 6\n5 push-up'],
+  ])('%j', (text, plain) => expect(formatWorkout(parseWorkout(text).workout).trim()).toBe(plain));
+});
+
+describe('a comma in a bracket', () => {
+  test.each([
+    ['2 x (1 lunge, each side + 1 air squat)', '2 x (1 lunge, each side + 1 air squat)'],
+    ['2 x ((1 lunge, each side) + (1 air squat))', '2 x (1 lunge, each side + 1 air squat)'],
+    ['2 x (5 push-up + 10 air squat, 200 m run)', '2 rounds\n  5 push-up + 10 air squat\n  200 m run'],
+    ['2 x (5 push-up, 10 lunge)', '2 rounds\n  5 push-up\n  10 lunge'],
+  ])('%s', (text, plain) => expect(formatWorkout(parseWorkout(`AMRAP 10:00\n${text}`).workout).trim()).toBe(`AMRAP 10:00\n${plain}`));
+});
+
 test.each([
   ['broken box', []],
   ['bar broken rings', ['rings']],

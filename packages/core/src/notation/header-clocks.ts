@@ -38,13 +38,15 @@ const bareMinutes = (cursor: Cursor): Range | null => {
 function readHowLong(cursor: Cursor, everyMinute: boolean, least = 0): { totalSeconds: number | null; count: number | null } {
   const times = readTimes(cursor) ?? cursor.try((c) => (c.phrase('for') && c.isNumber() ? intervalCount(c) : null));
   if (times !== null) return { totalSeconds: null, count: times };
+  const start = cursor.at;
   const total = cursor.try((c) => {
-    c.phrase('for|in|of');
+    const isSaid = c.phrase('for|in|of');
     c.sign(':', '-');
     const seconds = readDuration(c, 'none', true);
-    return seconds !== null && seconds >= least ? seconds : null;
+    return seconds === null ? null : { seconds, isWork: !isSaid && seconds < least };
   });
-  if (total !== null) return { totalSeconds: total, count: null };
+  if (total?.isWork) cursor.at = start;
+  if (total !== null) return { totalSeconds: total.isWork ? null : total.seconds, count: null };
   const bare = cursor.try((c) => {
     c.phrase('for|in|of');
     return c.isNumber() && !c.isWord('x', 1) && !(c.isSign('-', 1) && c.isNumber(2)) && !c.isSign('/', 1) ? c.next()!.value : null;

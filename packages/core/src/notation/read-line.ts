@@ -5,6 +5,7 @@
 import { movementOf } from '../movements/catalogue';
 import type { Block, Interruption, Item, Rest, Slot } from '../workout/workout';
 import type { Cursor } from '../text/cursor';
+import type { Token } from '../text/lexer';
 import type { Draft } from './draft';
 import { readDuration } from '../text/figures';
 import { cursorOf, restOfLine, spanIn, spanOfLine, type Line } from './lines';
@@ -49,12 +50,19 @@ export function grown({ count }: Slot, step: number, start: number | null = null
 /** A string of linked movements, or one; a load or a hold at the very end goes to all members that have none. */
 function readString(cursor: Cursor, context: SlotContext, bracket: Slot['bracket'], inherited: Inherited | null): { slots: Slot[]; drafts: Draft[] } {
   const drafts: Draft[] = [];
-  do drafts.push(readMember(cursor, context));
+  do drafts.push(readWrapped(cursor, context));
   while (cursor.sign('+') && !cursor.done);
   const link = drafts.length > 1 && bracket === null ? context.nextId() : null;
   const slots = drafts.flatMap((draft) => toSlot(draft, cursor, context, { link, bracket }, inherited) ?? []);
   const last = slots[slots.length - 1];
   return { slots: last && drafts.length > 1 ? slots.map((slot) => withShared(slot, last)) : slots, drafts };
+}
+/** A member, which may stand in brackets of its own: `(1 lunge, each side) + 1 squat`. */
+function readWrapped(cursor: Cursor, context: SlotContext): Draft {
+  const isWrapped = cursor.sign('(');
+  const draft = readMember(cursor, context);
+  if (isWrapped) cursor.sign(')');
+  return draft;
 }
 /** A load or a hold at the end of a string is for all of it; a movement that carries none is left without. */
 const withShared = (slot: Slot, { load, hold }: Pick<Slot, 'load' | 'hold'>): Slot => ({
@@ -92,15 +100,22 @@ function readOpening(cursor: Cursor): number | null {
 /** Is all of a bracket one string of linked movements? In one, a comma before anything but a figure belongs to its member: `1 lunge, each side + 1 squat`. */
 const isComposite = (cursor: Cursor): boolean => {
   const inside = cursor.part(cursor.at, closingOf(cursor));
-  const tokens = inside.tokens.slice(inside.at, inside.end);
-  const outer = tokens.filter((_, at) => depthAt(tokens, at) === 0);
-  if (outer.some(({ text, kind }) => kind === 'sign' && [';', '|'].includes(text))) return false;
+  const outer = outermost(inside.tokens.slice(inside.at, inside.end));
   const isLinked = outer.some(({ text }) => text === '+');
-  return outer.every(({ text, kind }, at) => kind !== 'sign' || text !== ',' || (isLinked && outer[at + 1]?.kind !== 'number'));
+  const ends = ({ text, kind }: Token, at: number): boolean =>
+    kind === 'sign' && ([';', '|'].includes(text) || (text === ',' && !(isLinked && outer[at + 1]?.kind !== 'number')));
+  return !outer.some(ends);
 };
-/** How many brackets a token stands in. */
-const depthAt = (tokens: Cursor['tokens'], at: number): number =>
-  tokens.slice(0, at + 1).reduce((depth, { text }) => depth + (text === '(' ? 1 : text === ')' ? -1 : 0), 0);
+/** What stands in no bracket of its own. */
+function outermost(tokens: readonly Token[]): Token[] {
+  let depth = 0;
+  return tokens.filter(({ text }) => {
+    if (text === ')') depth--;
+    const isOuter = depth === 0;
+    if (text === '(') depth++;
+    return isOuter;
+  });
+}
 function closingOf(cursor: Cursor): number {
   let depth = 1;
   for (let at = cursor.at; at < cursor.end; at++) {

@@ -26,6 +26,9 @@ export function trimNumber(value: number, decimals = 2): string {
   return decimals > 0 ? fixed.replace(/\.?0+$/, '') : fixed;
 }
 
+/** A mass that is only known so far: `wholeMass(96.69, 'kg')` → `97 kg`. */
+export const wholeMass = (kilograms: number, unit: MassUnit): string => `${Math.round(unit === 'kg' ? kilograms : kilogramsToPounds(kilograms))} ${unit}`;
+
 /** `formatMass(20.41165665, 'lb')` → `45 lb`; `formatMass(20, 'kg')` → `20 kg`. Pounds are shown to the half pound. */
 export function formatMass(kilograms: number, unit: MassUnit): string {
   return unit === 'kg' ? `${trimNumber(kilograms)} kg` : `${trimNumber(Math.round(kilogramsToPounds(kilograms) * 2) / 2)} lb`;

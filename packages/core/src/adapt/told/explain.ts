@@ -9,7 +9,7 @@ import { constants } from '../../simulate/body';
 import { demandOf } from '../../simulate/demand';
 import type { SlotStimulus } from '../../stimulus/stimulus';
 import { formatClock } from '../../units/duration';
-import { formatMass } from '../../units/mass';
+import { formatMass, wholeMass } from '../../units/mass';
 import type { Slot } from '../../workout/workout';
 import { isHalfOwned, isSkill } from '../slot/half-skill';
 import { withoutRack } from '../../limits/bar-without-rack';
@@ -55,9 +55,9 @@ function loadClause({ question: { slot }, option, context, beyond }: Told): stri
   const kg = writtenKg(slot, context, movementOf(slot.movement));
   if (!option.load || kg === null || Math.abs(totalKg(option.load) / kg - 1) < sameMass) return null;
   const now = massOf(option, context);
-  const exact = kg / option.load.count;
-  // a share of a max is no load that anybody wrote: whole kilograms are what is known of it
-  const then = `${option.load.count === 2 ? '2 × ' : ''}${formatMass(slot.load?.kind === 'mass' ? exact : Math.round(exact), context.athlete.units)}`;
+  // a share of a max is no load that anybody wrote: it is known to the kilogram
+  const sayMass = slot.load?.kind === 'mass' ? formatMass : wholeMass;
+  const then = `${option.load.count === 2 ? '2 × ' : ''}${sayMass(kg / option.load.count, context.athlete.units)}`;
   const mass = totalKg(option.load);
   const owned = ownedFor(movementOf(option.movement), context).map(totalKg);
   const nearest = !owned.some((other) => Math.abs(other - kg) < Math.abs(mass - kg));

@@ -19,7 +19,8 @@ import { hardLimits } from '../slot/hard-limits';
 import { isNewer, type AdaptContext } from '../slot/question';
 import { choicesToMake } from './easier-push-up';
 import { historyWarnings } from './history';
-import { isUnchecked, missingThings } from './not-checked';
+import { isUnchecked, nameSays } from './not-checked';
+import { capital } from './why-left';
 import type { VersionPart } from './version-slots';
 
 export interface VersionWarning {
@@ -105,9 +106,8 @@ function sayUnchecked({ adapted, context }: WarningsAsked, say: Say): void {
   const unchecked = adapted.parts.flatMap(slotsOfPart).filter(isUnchecked);
   const byName = new Map(unchecked.map((slot) => [plainName(slot).toLowerCase(), slot]));
   for (const [name, slot] of byName) {
-    const missing = missingThings(slot, context);
-    const asks = missing.length > 0 ? ` Its name asks for ${missing.join(' and ')}, which is not here.` : '';
-    say('not_checked', `Not checked: “${name}”. Gambito does not know this movement, so nobody looked at room, kit or limits for it.${asks}`);
+    const asks = nameSays(slot, context).map((clause) => ` ${capital(clause)}.`);
+    say('not_checked', `Not checked: “${name}”. Gambito does not know this movement, so nobody looked at room, kit or limits for it.${asks.join('')}`);
   }
 }
 
@@ -138,14 +138,16 @@ function sayScores({ planned, intent, elasticity }: WarningsAsked, say: Say): vo
   if (elasticity < littleTold && elasticity > 0.005)
     say('tells_little', `A score in this version tells little of fitness: somebody a tenth fitter does it ${(10 * elasticity).toFixed(1)} % better.`);
 }
-function offPace({ evaluated, result, options }: PartPlan, reference: number, index: number): string {
+function offPace({ evaluated, result, options, space }: PartPlan, reference: number, index: number): string {
   const up = evaluated.part.kind === 'amrap';
   const compared = `Part ${index + 1}: ${scoreText(result.score, up)} where the reference comes to ${scoreText(reference, up)}`;
   const short = options.find(({ rank }) => rank.short > 0);
   if (evaluated.beyond < 0 && short)
     return `${compared}; nobody does more ${wordsOf(short.movement)} than that at once. Several rounds of two movements last longer.`;
-  return evaluated.beyond > 0
-    ? `${compared}; no edit a coach would make brings it nearer, nor do two.`
+  if (evaluated.beyond > 0) return `${compared}; no edit a coach would make brings it nearer, nor do two.`;
+  const isSwapped = options.some(({ movement }, at) => movement !== space.questions[at]!.slot.movement);
+  return isSwapped
+    ? `${compared}; what stands in goes faster, and there is no more load to give.`
     : `${compared}; somebody so fit gets more load and no other text, and there is no more load to give.`;
 }
 const scoreText = (score: number, rounds: boolean): string => (rounds ? `${score.toFixed(1)} rounds` : formatClock(score));
