@@ -88,7 +88,7 @@ async function everyCheck(tools, checks, database) {
   try {
     const inTurn = async () => {
       const read = [await checks.types(), await checks.lint(), await checks.format()];
-      await tools.bundleUnits();
+      await tools.bundleUnits(undefined, true);
       return read;
     };
     const [ofBrowser, fire, read] = await Promise.all([checks.browser(server.url), checks.fire(), inTurn()]);
@@ -107,7 +107,7 @@ async function quickChecks(tools, checks, database) {
   const server = await startBrowserServer(database.environment('gambito_e2e'));
   const ownTests = async () => {
     if (touched.length === 0) return null;
-    await tools.bundleUnits(touched);
+    await tools.bundleUnits(touched, true);
     return checks.units(touched.map((workspace) => `${workspace}/.units`));
   };
   try {

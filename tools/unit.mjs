@@ -1,5 +1,5 @@
 /**
- * `npm run unit -- [--database] PATTERN …`: bundles the unit tests and runs those whose path matches. `--database` starts a throw-away one for the server's, which are left out otherwise.
+ * `npm run unit -- [--database] [--together] PATTERN …`: bundles the unit tests and runs those whose path matches. `--database` starts a throw-away one for the server's, which are left out otherwise; `--together` bundles as `npm test` does.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
@@ -10,10 +10,11 @@ import { startDatabase } from './lib/database.mjs';
 import { root } from './lib/root.mjs';
 import { bundleUnits } from './lib/unit-bundle.mjs';
 
-const wanted = process.argv.slice(2).filter((each) => each !== '--database');
+const flags = ['--database', '--together'];
+const wanted = process.argv.slice(2).filter((each) => !flags.includes(each));
 
 async function run(environment) {
-  await bundleUnits();
+  await bundleUnits(undefined, process.argv.includes('--together'));
   const jest = spawn(join(root, 'node_modules/.bin/jest'), wanted, {
     cwd: root,
     stdio: 'inherit',

@@ -15,13 +15,19 @@ const reasonOf = (text) =>
 const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null);
 const nothing = (file) => ({ tests: [], broken: [{ name: relative(root, file), reason: 'was not written: the runner ended before its end', trace: null }] });
 
+/** A test's file and name; several files that were bundled as one are told by the `describe` of their own path. */
+const unitName = (path, fullName) => {
+  const [workspace, bundle] = relative(root, path).split('/.units/');
+  if (bundle === undefined) return `${workspace}: ${fullName}`;
+  return bundle.startsWith('together-') ? `${workspace}/${fullName.replace(' ', ': ')}` : `${workspace}/${bundle}: ${fullName}`;
+};
 /** @returns every test with its length in ms, and what could not be run at all */
 export function unitReport(file) {
   const report = read(file);
   if (report === null) return nothing(file);
   const tests = report.testResults.flatMap(({ name: path, assertionResults }) =>
     assertionResults.map(({ fullName, status, duration, failureMessages }) => ({
-      name: `${relative(root, path).replace('/.units', '')}: ${fullName}`,
+      name: unitName(path, fullName),
       passed: status === 'passed',
       milliseconds: duration ?? 0,
       reason: failureMessages[0],
