@@ -1,4 +1,4 @@
-/** One evening in one go: a workout written with three mistakes, mended, one version corrected, the same for others, sent to a crew. By keyboard alone; by mouse; on a phone. */
+/** One evening in one go: a workout written with three mistakes, mended, one version corrected, the same for others, sent to a crew. By keyboard alone, in two halves; by mouse; on a phone. */
 import type { Locator, Page } from '@playwright/test';
 import { expect, fresh, open, phone, saved, test } from './desk';
 
@@ -46,7 +46,7 @@ async function narrowedAndOrdered(page: Page, locked: number): Promise<void> {
   await expect.poll(() => lanesOf(page).count()).toBeLessThan(all);
 }
 
-test('by keyboard alone', async ({ page }) => {
+test('by keyboard alone: written with three mistakes, mended, adapted', async ({ page }) => {
   await open(page, crew);
   await goTo(page, 'new w');
   await expect(text(page)).toBeFocused();
@@ -64,6 +64,11 @@ test('by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Control+S');
   await saved(page);
   await goTo(page, 'adapt');
+  await looked(page);
+});
+
+test('by keyboard alone: one version corrected, the same for others, taken back, sent', async ({ page }) => {
+  await page.goto(`${await fresh(page, 'AMRAP 12:00\n8 pull-up\n10 goblet squat @ 16 kg\n12 burpee', crew)}/adapt`);
   await looked(page);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();

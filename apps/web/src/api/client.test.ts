@@ -39,6 +39,13 @@ describe('the way to the server', () => {
     expect(asked[1]!.options.headers).toEqual({ 'content-type': 'application/json' });
     expect(asked[3]!.options.headers).toBeUndefined();
   });
+  test('a short change is sent to its end though the page is left; a reading is not, nor what browsers refuse to keep', async () => {
+    answering('');
+    await api('/me');
+    await api('/workouts/3', { method: 'PUT', body: { day: '2027-03-04' } });
+    await api('/workouts', { body: { text: 'x'.repeat(60_000) } });
+    expect(asked.map(({ options }) => options.keepalive ?? false)).toEqual([false, true, false]);
+  });
   test('an empty answer is null', async () => {
     answering('');
     expect(await api('/logout', { method: 'POST' })).toBeNull();

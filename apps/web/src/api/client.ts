@@ -67,17 +67,22 @@ function patienceFor(reads: boolean) {
   return { signal: controller.signal, stop: () => controller.abort(new ApiError(stopped)), over: () => clearTimeout(timer) };
 }
 
+/** Characters up to which a change is sent to its end though the page is left meanwhile; browsers keep 64 kB of such in all. */
+const keptAliveUpTo = 8_000;
+
 async function ask(path: string, { method, body }: Asked): Promise<Response> {
   const reads = method === undefined && body === undefined;
   const tag = reads ? answers.get(path)?.tag : undefined;
   const headers = { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(tag === undefined ? {} : { 'if-none-match': tag }) };
   const way = method ?? (reads ? 'GET' : 'POST');
   const { signal, stop, over } = patienceFor(reads);
+  const text = body === undefined ? undefined : JSON.stringify(body);
   const request = fetch(`/api${path}`, {
     method: way,
     signal,
     ...(Object.keys(headers).length === 0 ? {} : { headers }),
-    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    ...(text === undefined ? {} : { body: text }),
+    ...(reads || (text?.length ?? 0) > keptAliveUpTo ? {} : { keepalive: true }),
   });
   try {
     return await waitedFor(whatIsAsked(path, way), request, stop);

@@ -3,6 +3,8 @@ import { Copy } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { Button } from '../ui/button';
+import { NearDays } from '../shell/near-days';
+import { isWholeDay } from '../ui/day-field';
 import { inputLook } from '../ui/field';
 
 export function CopyOnto({ title, copy }: { title: string; copy: (day: string | null) => void }) {
@@ -29,8 +31,9 @@ export function CopyOnto({ title, copy }: { title: string; copy: (day: string | 
             onto
             <input type="date" className={inputLook} value={day} onChange={(event) => setDay(event.target.value)} />
           </label>
+          <NearDays take={setDay} />
           <div className="flex gap-2">
-            <Button look="main" disabled={day === ''} onClick={() => take(day)}>
+            <Button look="main" disabled={!isWholeDay(day)} onClick={() => take(day)}>
               Copy onto this day
             </Button>
             <Button onClick={() => take(null)}>Without a day</Button>

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { ListedWorkout } from '../api/types';
 import { shortDay } from '../shell/days';
 import { Button } from '../ui/button';
-import { inputLook } from '../ui/field';
+import { DayField } from '../ui/day-field';
 import { CopyOnto } from './copy-onto';
 import { wordsOfKind } from './kind-words';
 import type { LibraryActions } from './use-library-actions';
@@ -47,13 +47,7 @@ export function LibraryLine({ workout, actions }: { workout: ListedWorkout; acti
         </>
       ) : (
         <>
-          <input
-            type="date"
-            aria-label={`Day of ${title}`}
-            className={`${inputLook} !py-1 !text-sm`}
-            value={day ?? ''}
-            onChange={(event) => actions.date(workout, event.target.value || null)}
-          />
+          <DayField label={`Day of ${title}`} day={day} save={(onto) => actions.date(workout, onto)} className="!py-1 !text-sm" />
           <CopyOnto title={title} copy={(onto) => actions.duplicate(id, onto)} />
           <Button look="danger" onClick={() => actions.remove(id)} aria-label={`Delete ${title}`}>
             <Trash2 size={16} />
