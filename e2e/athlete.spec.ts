@@ -97,7 +97,7 @@ test('an own door: the days and figures on a phone, what is otherwise proposed, 
   await sendTo(page, address, 'Quillume');
   await page.goto('/people');
   await page.getByRole('link', { name: 'Quillume' }).click();
-  const own = page.getByRole('region', { name: 'Own door' });
+  const own = page.getByRole('region', { name: 'Athlete’s page' });
   await own.getByRole('button', { name: 'Make a link' }).click();
   const link = (await own.getByRole('link', { name: 'open it' }).getAttribute('href'))!;
   const context = await another({ viewport: phone });

@@ -50,9 +50,9 @@ describe('what a measured figure is worth', () => {
     expect(old).toBeLessThan(145);
     expect(old).toBeGreaterThan(squat('100 kg, 2021-06', newer).lifts.backSquat.value);
   });
-  test('is told as what it is reckoned with', () => {
+  test('is told with the figure that is used', () => {
     expect(squat('160 kg x 3, 2021-06').assumed.find((sentence) => sentence.includes('2021-06'))).toMatch(
-      /^Back squat: 160 kg x 3 is of 2021-06; a max of \d+ kg is reckoned with$/,
+      /^Back squat: 160 kg x 3 is of 2021-06; a max of \d+ kg is used$/,
     );
     expect(squat('160 kg, 2026-09').assumed.join()).not.toContain('2026-09');
   });

@@ -21,4 +21,4 @@ export function harmSaid(changes: readonly ProposedChange[], file: Readonly<Reco
 }
 
 export const saidSentence = (name: string, said: readonly string[]): string =>
-  `${name} wrote through their own door: “${said.join('”, “')}”. Take it or leave it, on the athlete’s page; no version is made before.`;
+  `${name} wrote on their own page: “${said.join('”, “')}”. Take it or leave it, on the athlete’s page; no version is made before.`;

@@ -56,7 +56,7 @@ export async function sendNow(services: Services, coach: Coach, workoutId: numbe
   return listed(services, workoutId, text);
 }
 
-const wroteIt = (words: string): string => `“${words}” came through the athlete’s own door and waits for an answer`;
+const wroteIt = (words: string): string => `“${words}” was written on the athlete’s own page and waits for an answer`;
 
 /** What was sent, with the lines that go against what an athlete is to be spared by now. */
 async function listed(services: Services, workoutId: number, text: string): Promise<StoredSend[]> {

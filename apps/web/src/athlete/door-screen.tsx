@@ -19,7 +19,7 @@ export function DoorScreen() {
       </main>
     );
   if (error) return <Failed error={error} retry={() => void refetch()} />;
-  if (!data) return <Loading what="Opening your door" />;
+  if (!data) return <Loading what="Opening your page" />;
   return (
     <main className="mx-auto flex max-w-xl flex-col gap-6 px-4 py-4">
       <div className="flex items-center">

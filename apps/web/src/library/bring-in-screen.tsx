@@ -33,7 +33,7 @@ export function BringInScreen() {
   const take = useTakeIn();
   return (
     <Page
-      title="Bring in workouts"
+      title="Import workouts"
       aside={
         <Button look="main" disabled={workouts.length === 0 || take.isPending} onClick={() => take.mutate(workouts)}>
           {workouts.length === 0 ? 'Nothing to take in' : `Take in ${workouts.length}`}

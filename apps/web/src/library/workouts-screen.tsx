@@ -57,7 +57,7 @@ function Actions({ screen: { filters, change, inBin, workouts = [] } }: { screen
       </Button>
       <Button asChild>
         <Link to="/workouts/import">
-          <Upload size={15} /> Bring in
+          <Upload size={15} /> Import
         </Link>
       </Button>
       {workouts.length > 0 && !inBin && <ExportMenu ids={workouts.map(({ id }) => id)} />}

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { Button } from '../ui/button';
 import { inputLook } from '../ui/field';
 import { bulkChange, bulkKinds, bulkWords, type BulkKind } from './bulk';
-import { avoidWords, type RosterRow } from './roster';
+import { choiceWords } from './choice-words';
+import type { RosterRow } from './roster';
 import { useSaveMany } from './use-save-many';
 
 const options: Readonly<Partial<Record<BulkKind, readonly string[]>>> = {
@@ -67,7 +68,7 @@ function BulkValue({ kind, value, change, offered, groups }: ValueProps) {
       <select aria-label={bulkWords[kind]} className={inputLook} value={value} onChange={(event) => change(event.target.value)}>
         {offered.map((option) => (
           <option key={option} value={option}>
-            {avoidWords(option)}
+            {choiceWords(option)}
           </option>
         ))}
       </select>

@@ -48,7 +48,7 @@ export function ImportScreen() {
     );
   return (
     <Page
-      title="Bring in people"
+      title="Import people"
       aside={
         <>
           <Button onClick={() => download('people-empty.csv', writePeople([]), 'text/csv')}>Empty table with the headings</Button>

@@ -17,7 +17,7 @@ export function OwnDoorLink({ athleteId }: { athleteId: number }) {
     mutationFn: () => api(`/athletes/${athleteId}/door`, { method: 'DELETE' }),
     onSuccess: async () => {
       await refresh();
-      toast('The door is closed.', { action: { label: 'Undo', onClick: () => open.mutate() } });
+      toast('The link to the athlete’s page is withdrawn.', { action: { label: 'Undo', onClick: () => open.mutate() } });
     },
     onError,
   });
@@ -25,9 +25,9 @@ export function OwnDoorLink({ athleteId }: { athleteId: number }) {
   const address = door && `${window.location.origin}/a/own/${door.token}`;
   const copy = (): void => void navigator.clipboard.writeText(address ?? '').then(() => toast('The link is copied.'), onError);
   return (
-    <section aria-label="Own door" className="mb-4 text-sm">
-      <h2 className="font-serif text-base font-semibold">Own door</h2>
-      <p className="text-soft">One link to all days sent, results and kit; what is changed there comes to you as a proposal.</p>
+    <section aria-label="Athlete’s page" className="mb-4 text-sm">
+      <h2 className="font-serif text-base font-semibold">Athlete’s page</h2>
+      <p className="text-soft">One link shows all days sent, results and kit. What the athlete changes there comes to you as a proposal.</p>
       {door && !door.revoked ? (
         <>
           <p className="truncate">
@@ -35,7 +35,7 @@ export function OwnDoorLink({ athleteId }: { athleteId: number }) {
               open it
             </a>
             , until {format(parseISO(door.expiresAt), 'd MMM yyyy')}
-            {door.opened && ', was opened'}
+            {door.opened && ', opened'}
           </p>
           <Button onClick={copy}>Copy the link</Button>
           <Button look="bare" onClick={() => withdraw.mutate()}>

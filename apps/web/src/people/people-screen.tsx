@@ -45,7 +45,7 @@ function NobodyYet() {
       <div className="flex gap-2">
         <Button onClick={() => void navigate('/people/new')}>Add the first one</Button>
         <Button asChild>
-          <Link to="/people/import">Bring in a table</Link>
+          <Link to="/people/import">Import a table</Link>
         </Button>
       </div>
     </Empty>
@@ -71,7 +71,7 @@ function Actions({ roster: { rows = [], shown, search, setSearch, chosen, choose
       />
       <Button asChild>
         <Link to="/people/import">
-          <Upload size={15} /> Bring in
+          <Upload size={15} /> Import
         </Link>
       </Button>
       {rows.length > 0 && (

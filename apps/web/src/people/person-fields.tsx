@@ -3,6 +3,7 @@ import type { ComponentProps } from 'react';
 import { Field, inputLook } from '../ui/field';
 import type { PlaceForm, TextKey } from './athlete-form';
 import type { PersonForm } from './use-person';
+import { choiceWords } from './choice-words';
 
 interface Said {
   readonly label: string;
@@ -31,7 +32,9 @@ function Choice({ label, hint = '', value, change, options }: Value & { readonly
       {(bound) => (
         <select {...bound} className={inputLook} value={value} onChange={(event) => change(event.target.value)}>
           {(options.includes(value) ? options : [...options, value]).map((option) => (
-            <option key={option}>{option}</option>
+            <option key={option} value={option}>
+              {choiceWords(option)}
+            </option>
           ))}
         </select>
       )}

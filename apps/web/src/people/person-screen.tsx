@@ -91,7 +91,7 @@ function Who({ person }: { person: PersonForm }) {
     <section className="flex flex-col gap-2" aria-label="Person">
       <TextField person={person} name="name" label="Name" required />
       <div className="grid grid-cols-2 gap-3">
-        <ChoiceField person={person} name="category" label="Column" hint="of a prescription" options={['women', 'men']} />
+        <ChoiceField person={person} name="category" label="Weights" hint="women’s or men’s weights of a workout" options={['women', 'men']} />
         <ChoiceField person={person} name="level" label="Level" options={['new', 'newer', 'trained', 'competitive']} />
         <TextField person={person} name="bodyMass" label="Body mass" hint="such as 64 kg, 141 lb, 10 st 1 lb" />
         <TextField person={person} name="stature" label="Stature" hint="such as 168 cm, 5 ft 6" />

@@ -3,6 +3,7 @@ import { Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { Button } from '../ui/button';
 import { avoidWords, type RosterRow } from './roster';
+import { choiceWords } from './choice-words';
 
 /** One person of the roster. */
 export function RosterLine({ row, chosen, choose, remove }: { row: RosterRow; chosen: boolean; choose: () => void; remove: () => void }) {
@@ -23,8 +24,8 @@ export function RosterLine({ row, chosen, choose, remove }: { row: RosterRow; ch
         </span>
       </td>
       <td className="hidden py-2 pr-4 text-sm sm:table-cell">
-        {athlete.level}
-        <span className="block text-soft">{athlete.category}</span>
+        {choiceWords(athlete.level)}
+        <span className="block text-soft">{choiceWords(athlete.category)}</span>
       </td>
       <td className="hidden py-2 pr-4 text-sm whitespace-nowrap sm:table-cell">
         {athlete.ageYears ?? '–'}

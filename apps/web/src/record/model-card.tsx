@@ -100,11 +100,11 @@ function useLetCount(athleteId: number) {
   return change;
 }
 
-/** Maxes as they are reckoned with, and how sure each is. */
+/** Maxes used for predictions, and how sure each is. */
 function Figures({ rows }: { rows: readonly { readonly lift: string; readonly kg: number; readonly percent: number; readonly told: boolean }[] }) {
   return (
     <details className="mt-4">
-      <summary className="cursor-pointer font-serif text-lg font-semibold">Maxes as they are reckoned with</summary>
+      <summary className="cursor-pointer font-serif text-lg font-semibold">Maxes used for predictions</summary>
       <table className="mt-1 w-full text-sm">
         <tbody>
           {rows.map(({ lift, kg, percent, told }) => (
@@ -112,7 +112,7 @@ function Figures({ rows }: { rows: readonly { readonly lift: string; readonly kg
               <td className="py-0.5">{lift}</td>
               <td className="py-0.5 text-right tabular-nums">{Math.round(kg)} kg</td>
               <td className="py-0.5 text-right tabular-nums text-soft">± {Math.round(percent)} %</td>
-              <td className="py-0.5 pl-3 text-soft">{told ? 'told' : 'reckoned from others or from norms'}</td>
+              <td className="py-0.5 pl-3 text-soft">{told ? 'entered' : 'estimated from other figures or from norms'}</td>
             </tr>
           ))}
         </tbody>

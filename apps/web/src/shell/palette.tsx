@@ -15,10 +15,10 @@ const screens = [
   ['Desk', '/'],
   ['Week', '/week'],
   ['Workouts', '/workouts'],
-  ['Bring in workouts', '/workouts/import'],
+  ['Import workouts', '/workouts/import'],
   ['People', '/people'],
   ['Add an athlete', '/people/new'],
-  ['Bring in people', '/people/import'],
+  ['Import people', '/people/import'],
   ['House rules', '/rules'],
   ['Account', '/account'],
 ] as const;

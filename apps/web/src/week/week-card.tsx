@@ -60,7 +60,7 @@ function Clashes({ planned, week: { days, all } }: { planned: Planned; week: Wee
         </p>
       ))}
       {free.length > 0 && free.length < days.length && (
-        <p className="mt-1 text-xs text-soft">in nothing’s way: {free.map((each) => format(parseISO(each), 'EEE')).join(', ')}</p>
+        <p className="mt-1 text-xs text-soft">Free days: {free.map((each) => format(parseISO(each), 'EEE')).join(', ')}</p>
       )}
     </>
   );

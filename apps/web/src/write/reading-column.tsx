@@ -74,7 +74,7 @@ function Head({ reading, category, choose }: { reading: Reading; category: Categ
           </span>
         </p>
       )}
-      <div role="group" aria-label="Column" className="ml-auto flex overflow-hidden rounded-md border border-line text-sm">
+      <div role="group" aria-label="Whose weights" className="ml-auto flex overflow-hidden rounded-md border border-line text-sm">
         {(['men', 'women'] as const).map((column) => (
           <button
             key={column}

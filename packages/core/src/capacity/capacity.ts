@@ -154,12 +154,12 @@ function oldFigures(
     const lift = liftTests[id];
     if (!lift || !measured || !isOld(measured)) return [];
     const told = `${Math.round(kg)} kg${reps > 1 ? ` x ${reps}` : ''}`;
-    return [`${movementOf(id).name}: ${told} is of ${measured.on}; a max of ${Math.round(liftEstimates[lift].value)} kg is reckoned with`];
+    return [`${movementOf(id).name}: ${told} is of ${measured.on}; a max of ${Math.round(liftEstimates[lift].value)} kg is used`];
   });
   const ofSets = Object.entries(bestSetsMeasured).flatMap(([id, measured]) => {
     const set = setTests[id];
     if (!set || !isOld(measured) || bestSets[id]! < 1) return [];
-    return [`${movementOf(id).name}: ${bestSets[id]} is of ${measured.on}; ${Math.round(setEstimates[set].value)} is reckoned with`];
+    return [`${movementOf(id).name}: ${bestSets[id]} is of ${measured.on}; ${Math.round(setEstimates[set].value)} is used`];
   });
   return [...ofMaxes, ...ofSets];
 }

@@ -131,7 +131,7 @@ function saySlip(problem: Slip): Said {
       );
     case 'once_in_rounds':
       return warning(
-        `“${header}” is reckoned in every round: all that stands under “${problem.clock}” repeats. What is done once stands in a part of its own, with a blank line between.`,
+        `“${header}” is repeated in every round: all that stands under “${problem.clock}” repeats. What is done once stands in a part of its own, with a blank line between.`,
       );
     case 'long_rest':
       return warning(
@@ -160,13 +160,13 @@ function sayReading(problem: Reading): Said {
     case 'read_as':
       return info(`“${problem.text}” is read as ${problem.as}.`);
     case 'kept_as_note':
-      return info(`“${problem.text}” is kept as a note: it is shown to the athlete and not reckoned with.`);
+      return info(`“${problem.text}” is kept as a note: it is shown to the athlete and not counted.`);
     case 'unread_figure':
       return warning(`The figure in “${problem.text}” is not used: it is kept as a note. Say what it is with a unit, “@” or a movement.`);
     case 'unread_words':
       return info(`“${problem.text}” is kept as a note: it is no movement Gambito knows, and has no count. With a count before it, it is counted.`);
     case 'unread_work':
-      return warning(`“${problem.text}” names ${problem.movement}, but nothing says how many: it is kept as a note and not reckoned with.`);
+      return warning(`“${problem.text}” names ${problem.movement}, but nothing says how many: it is kept as a note and not counted.`);
     case 'load_as_before':
       return info(`“${problem.text}” without a load is read with ${problem.load}, as above. “@ any” leaves it open.`);
     case 'share_cut':

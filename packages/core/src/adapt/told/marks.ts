@@ -3,7 +3,7 @@ import { isMovementId, mainPattern, movementOf } from '../../movements/catalogue
 import type { Option } from '../slot/option';
 
 export type Mark = '!' | '!?' | '?!' | '?';
-export const markWords: Readonly<Record<Mark, string>> = { '!': 'holds', '!?': 'gives something up', '?!': 'doubtful', '?': 'breaks the intent' };
+export const markWords: Readonly<Record<Mark, string>> = { '!': 'good match', '!?': 'compromise', '?!': 'doubtful', '?': 'poor match' };
 
 /**
  * `!` the written movement, the coach's own alternative, or the same with another implement at the effort meant, or what is set to fit; `!?` the usual substitutions of
