@@ -90,6 +90,7 @@ export {
 } from './adapt/lock';
 export { swapMark, type VersionPart, type VersionSlot } from './adapt/told/version-slots';
 export type { VersionEdit } from './adapt/told/edits';
+export { fallbackText } from './adapt/told/fallback';
 export { changeOf, changeWords, classInWords, loadsInWords, type Change } from './adapt/told/change';
 export type { Ledgers, LedgerEntry } from './adapt/told/ledgers';
 export { alternativesFor, type Alternative } from './adapt/alternatives';

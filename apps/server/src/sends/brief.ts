@@ -24,7 +24,7 @@ import {
   slotsOfPart,
   forTheAthlete,
   trimNumber,
-  wordsOf,
+  fallbackText,
   type Adapted,
   type Athlete,
   type Capacity,
@@ -205,6 +205,6 @@ function lineOf(
     plates: load?.platesPerSideGrams?.length ? `${load.platesPerSideGrams.map((grams) => formatMass(grams / 1000, athlete.units)).join(' + ')} a side` : null,
     reason: told?.swapped ? told.because : null,
     original: told?.swapped && original ? formatSlot({ ...original, alternatives: [] }) : null,
-    fallback: fallback ? `${fallback.when}: ${fallback.reps.join('-')} ${wordsOf(fallback.movement)}` : null,
+    fallback: fallback ? fallbackText(fallback) : null,
   };
 }

@@ -16,6 +16,7 @@ import {
   type VersionPart,
   type VersionSlot,
   type Workout,
+  fallbackText,
 } from '@gambito/core';
 import { Lock as LockIcon } from 'lucide-react';
 import { useState } from 'react';
@@ -166,14 +167,10 @@ function Figures({ slot }: { slot: VersionSlot }) {
       {slot.givesUp.length > 0 && <p>Gives up: {slot.givesUp.join(', ')}.</p>}
       {slot.swapped && slot.runnerUp && (
         <p>
-          Runner-up: {slot.runnerUp.count} {wordsOf(slot.runnerUp.movement)}
+          Second choice: {slot.runnerUp.count} {wordsOf(slot.runnerUp.movement)}
         </p>
       )}
-      {slot.fallback && (
-        <p>
-          Fallback {slot.fallback.when}: {slot.fallback.reps.join('-')} {wordsOf(slot.fallback.movement)}
-        </p>
-      )}
+      {slot.fallback && <p>Plan B, {fallbackText(slot.fallback)}</p>}
     </div>
   );
 }

@@ -25,7 +25,7 @@ export function RosterLine({ row, chosen, choose, remove }: { row: RosterRow; ch
       </td>
       <td className="hidden py-2 pr-4 text-sm sm:table-cell">
         {choiceWords(athlete.level)}
-        <span className="block text-soft">{choiceWords(athlete.category)}</span>
+        <span className="block text-soft">{athlete.category}</span>
       </td>
       <td className="hidden py-2 pr-4 text-sm whitespace-nowrap sm:table-cell">
         {athlete.ageYears ?? '–'}

@@ -1,13 +1,11 @@
-/** The words beside an option: one sentence a coach would say aloud (what, why, what it costs), the figures behind it, what it gives up, and what to fall back to. */
+/** The words beside an option: one sentence a coach would say aloud (what, why, what it costs), the figures behind it, what it gives up. */
 import { describeLoad } from '../../kit/loads';
 import { movementOf } from '../../movements/catalogue';
 import { nameInHand, implementToSay } from '../../movements/in-hand';
 import type { Movement } from '../../movements/movement';
 import { ruleLabel, type RuleKey } from '../../rules/house-rules';
 import { plainName, wordsOf } from '../../notation/format-workout';
-import { constants } from '../../simulate/body';
 import { demandOf } from '../../simulate/demand';
-import type { SlotStimulus } from '../../stimulus/stimulus';
 import { formatClock } from '../../units/duration';
 import { formatMass, wholeMass } from '../../units/mass';
 import type { Slot } from '../../workout/workout';
@@ -15,7 +13,6 @@ import { isHalfOwned, isSkill } from '../slot/half-skill';
 import { withoutRack } from '../../limits/bar-without-rack';
 import { hardLimits } from '../slot/hard-limits';
 import { isAsWritten, ownedFor, totalKg, writtenKg } from '../slot/load';
-import { neighboursOf } from '../slot/likeness';
 import { writtenWith, type Option } from '../slot/option';
 import type { AdaptContext } from '../slot/question';
 import { isOpen } from '../../workout/walk';
@@ -151,36 +148,4 @@ export function figuresOf(told: Told): string[] {
   const load = option.load && option.loadShare !== null ? [`${describeLoad(option.load)}: ${percent(option.loadShare)} of the max${meant}`] : [];
   const time = isOpen(slot) ? [] : [`about ${seconds(option.bout.seconds)} a bout, the reference ${seconds(stimulus.bout.seconds)}`];
   return [...conversion, ...rules, ...height, ...load, ...time];
-}
-
-export interface Fallback {
-  readonly movement: string;
-  readonly reps: readonly number[];
-  readonly when: string;
-}
-
-/** What to do when it fails half-way: the nearest easier movement that may be done here, else fewer reps of the same. Null where there is nothing to count. */
-export function fallbackOf(option: Option, stimulus: SlotStimulus, context: AdaptContext): Fallback | null {
-  if (isOpen(option) || option.unit !== 'reps') return null;
-  const figures =
-    option.count.kind === 'fixed'
-      ? [option.count.men]
-      : option.count.kind === 'ladder'
-        ? option.count.rungs
-        : option.count.kind === 'growing'
-          ? [option.count.start]
-          : [Math.round(stimulus.count)];
-  const inside = Math.max(2, Math.floor(option.repsToFailure * constants.insideShare * 0.5));
-  const when = `if sets of ${Math.max(2, Math.min(inside, Math.max(...figures)))} fail`;
-  const easier = movementOf(option.movement).easier.find((id) => {
-    const movement = movementOf(id);
-    if (hardLimits(movement, context).length > 0 || movement.load) return false;
-    return (
-      neighboursOf(option.movement).some((near) => near.movement.id === id) &&
-      demandOf(id, 'reps', context.capacity, 0, null).repsToFailure > option.repsToFailure
-    );
-  });
-  const even = (value: number): number =>
-    movementOf(easier ?? option.movement).side === 'alternating' ? Math.max(2, Math.round(value / 2) * 2) : Math.max(1, Math.round(value));
-  return { movement: easier ?? option.movement, reps: figures.map((figure) => even(easier ? figure : figure * 0.67)), when };
 }
