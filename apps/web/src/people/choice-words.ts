@@ -1,7 +1,7 @@
 /** How a choice is written on the screen, where the file's word for it is shorter than a reader needs. */
 const words: Readonly<Record<string, string>> = {
-  women: 'women’s weights',
-  men: 'men’s weights',
+  women: 'women’s',
+  men: 'men’s',
   new: 'beginner',
   newer: 'some experience',
 };

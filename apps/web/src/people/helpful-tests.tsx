@@ -15,8 +15,8 @@ const testWords: Readonly<Record<HelpfulTest['kind'], (movement: string) => stri
   bestSet: (movement) => `a best set of ${wordsOf(movement)}`,
   run: () => 'a run of 400 m against the clock',
 };
-/** `±28 %` of a log standard deviation */
-const giveOrTake = (spread: number): string => `±${Math.round((Math.exp(spread) - 1) * 100)} %`;
+/** `28 %` of a log standard deviation */
+const percentOf = (spread: number): string => `${Math.round((Math.exp(spread) - 1) * 100)} %`;
 
 export function HelpfulTests({ athlete, today }: { athlete: Athlete; today: string }) {
   const { data: workouts = [] } = useDatedWorkouts(dayText(subDays(today, lately)));
@@ -25,15 +25,15 @@ export function HelpfulTests({ athlete, today }: { athlete: Athlete; today: stri
   if (tests.length === 0) return null;
   return (
     <section aria-label="Tests that would help" className="mb-4 text-sm">
-      <h2 className="font-serif text-base font-semibold">Would help most</h2>
+      <h2 className="font-serif text-base font-semibold">Best tests to ask for</h2>
       <ul>
         {tests.map((test) => (
           <li key={test.movement} className="mt-1">
             <b className="font-medium">{testWords[test.kind](test.movement)}</b>
             <span className="block text-soft">
-              {test.narrows.slice(0, mostNames).map(wordsOf).join(', ')}
-              {test.narrows.length > mostNames && ` and ${test.narrows.length - mostNames} more`}: known to {giveOrTake(test.after)} instead of{' '}
-              {giveOrTake(test.before)}
+              With it, predictions of {test.narrows.slice(0, mostNames).map(wordsOf).join(', ')}
+              {test.narrows.length > mostNames && ` and ${test.narrows.length - mostNames} more`} are within {percentOf(test.after)}. Without it they are within{' '}
+              {percentOf(test.before)}.
             </span>
           </li>
         ))}

@@ -93,8 +93,8 @@ function Who({ person }: { person: PersonForm }) {
       <div className="grid grid-cols-2 gap-3">
         <ChoiceField person={person} name="category" label="Weights" hint="women’s or men’s weights of a workout" options={['women', 'men']} />
         <ChoiceField person={person} name="level" label="Level" options={['new', 'newer', 'trained', 'competitive']} />
-        <TextField person={person} name="bodyMass" label="Body mass" hint="such as 64 kg, 141 lb, 10 st 1 lb" />
-        <TextField person={person} name="stature" label="Stature" hint="such as 168 cm, 5 ft 6" />
+        <TextField person={person} name="bodyMass" label="Body weight" hint="such as 64 kg, 141 lb, 10 st 1 lb" />
+        <TextField person={person} name="stature" label="Height" hint="such as 168 cm, 5 ft 6" />
         <TextField person={person} name="born" label="Born" hint="year" />
         <ChoiceField person={person} name="units" label="Units" options={['kg', 'lb']} />
         <TextField person={person} name="timeAvailable" label="Time available" hint="such as 40 min" />
