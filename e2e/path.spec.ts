@@ -70,10 +70,7 @@ test('adapt: every athlete and three tiers get a version; a slot has alternative
   // the sentence first, the figures behind the click
   await expect(panel.getByText(/a bout, the reference/).first()).toBeVisible();
   await expect(panel.getByText(/drift [+-]/).first()).toBeVisible();
-  await panel
-    .getByRole('button', { name: /^Take / })
-    .first()
-    .click();
+  await panel.getByRole('button', { name: /^Use / }).first().click();
   await expect(panel.getByLabel('locked')).toBeVisible();
   await expect(slot.locator('.font-medium')).not.toHaveText(before);
   await panel.getByRole('button', { name: 'Undo the last choice' }).click();

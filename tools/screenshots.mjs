@@ -53,7 +53,7 @@ const shots = {
     await page.getByRole('status', { name: 'The class' }).waitFor({ timeout: 30000 });
     await page.locator('aside li button').first().click();
     await page
-      .getByRole('button', { name: /^Take / })
+      .getByRole('button', { name: /^Use / })
       .first()
       .waitFor();
   },

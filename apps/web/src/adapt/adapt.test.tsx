@@ -91,8 +91,8 @@ describe('a decision of the coach', () => {
     const staged = adapting();
     const panel = await open(staged, 'Orlindo');
     await staged.user.click(line(panel, /push-up/));
-    const [take] = await within(panel).findAllByRole('button', { name: /^Take / }, { timeout: 20_000 });
-    const words = take!.getAttribute('aria-label')!.replace('Take ', '');
+    const [take] = await within(panel).findAllByRole('button', { name: /^Use / }, { timeout: 20_000 });
+    const words = take!.getAttribute('aria-label')!.replace('Use ', '');
     await staged.user.click(take!);
     await waitFor(() => expect(staged.locks.get(1)).toHaveLength(1));
     await waitFor(() => expect(line(panel, new RegExp(words))).toBeTruthy(), { timeout: 20_000 });
@@ -113,7 +113,7 @@ describe('a decision of the coach', () => {
     const staged = adapting([orli], { 'PUT /workouts/7/locks/1': slowly });
     const panel = await open(staged, 'Orlindo');
     await staged.user.click(line(panel, /push-up/));
-    await staged.user.click((await within(panel).findAllByRole('button', { name: /^Take / }, { timeout: 20_000 }))[0]!);
+    await staged.user.click((await within(panel).findAllByRole('button', { name: /^Use / }, { timeout: 20_000 }))[0]!);
     await staged.user.click(within(panel).getByRole('button', { name: 'Undo the last choice' }));
     await waitFor(() => expect(within(panel).queryByLabelText('locked')).toBeNull(), { timeout: 20_000 });
     expect(arrived).toEqual([1]);
@@ -128,7 +128,7 @@ describe('a decision of the coach', () => {
     const theirs: Lock = { part: 0, slot: 1, movement: 'goblet-squat', reps: 8 };
     staged.locks.set(1, [theirs]);
     await staged.user.click(line(panel, /push-up/));
-    await staged.user.click((await within(panel).findAllByRole('button', { name: /^Take / }, { timeout: 20_000 }))[0]!);
+    await staged.user.click((await within(panel).findAllByRole('button', { name: /^Use / }, { timeout: 20_000 }))[0]!);
     await waitFor(() => expect(staged.locks.get(1)).toEqual([theirs, expect.objectContaining({ slot: 2 })]));
     await waitFor(() => expect(within(panel).getAllByLabelText('locked')).toHaveLength(2), { timeout: 20_000 });
     // undone is one's own decision alone

@@ -55,8 +55,8 @@ export function SlotAlternatives(props: Props) {
             <About alternative={alternative} now={now} asked={alternative.movement === question} />
             <MarkSign mark={alternative.mark} words={false} />
             {choose && !alternative.chosen && (
-              <Button onClick={() => choose({ part, slot, movement: alternative.movement })} aria-label={`Take ${wordsOf(alternative.movement)}`}>
-                Take
+              <Button onClick={() => choose({ part, slot, movement: alternative.movement })} aria-label={`Use ${wordsOf(alternative.movement)}`}>
+                Use this
               </Button>
             )}
             {choose && alternative.chosen && (

@@ -31,4 +31,15 @@ describe('a strength set whose load is not there', () => {
     expect(
       chosen('strength\n5 sets, rest 2:00\n8 each side bulgarian split squat @ 2x20/15 kg', ['chair 45 cm', 'barbell 20 kg, plates 4x10 2x5 kg']).movement,
     ).toBe('back-rack-split-squat'));
+  test('whose lightest load is heavier than the share pays with its reps, and says so', () => {
+    const presser = (press: string) =>
+      withKit(['barbell 20 kg, plates 2x10 kg'], { level: 'newer', category: 'women', body_mass: '75 kg', maxes: { strict_press: press } });
+    const heavy = slotOf('strength\n4 sets, rest 2:00\n5 strict press @ 65%', presser('22 kg'));
+    expect([heavy.movement, heavy.load?.kg]).toEqual(['strict-press', 20]);
+    // 20 of 22 kg is about three reps to failure (Epley); one is left
+    expect(heavy.reps[0]).toBeLessThanOrEqual(3);
+    expect(heavy.reason).toMatch(/for 5: the load is heavier than meant, and about one rep is left/);
+    const near = slotOf('strength\n4 sets, rest 2:00\n5 strict press @ 65%', presser('30 kg'));
+    expect([near.load?.kg, near.reps]).toEqual([20, [5]]);
+  });
 });

@@ -12,7 +12,7 @@ import { boutOf } from '../../stimulus/bout';
 import type { Category, Count, CountUnit, Slot } from '../../workout/workout';
 import { figureBelow, nearestFigure } from './coach-numbers';
 import { statedConversion, type Conversion } from './conversions';
-import { isAskedForIt, isAsWritten, writtenKg } from './load';
+import { isAskedForIt, isAsWritten, totalKg, writtenKg } from './load';
 import type { Proposed } from './propose';
 import { isNewer, type AdaptContext, type SlotQuestion } from './question';
 
@@ -254,13 +254,29 @@ export function countFor(ask: Ask): Counted {
   const { movement, coachRank, source } = proposed;
   const { slot } = question;
   if (coachRank !== null && source.count.kind !== 'matchTime') return made(ask, source.count, source.unit, source.perSide);
-  if (movement.id === slot.movement && coachRank === null) return made(ask, keptCount(slot, context), slot.unit, slot.perSide);
+  if (movement.id === slot.movement && coachRank === null) return made(ask, withReserve(ask, keptCount(slot, context)), slot.unit, slot.perSide);
   const conversion = coachRank === null ? statedConversion(slot.movement, movement.id, context.rules, context.capacity) : null;
   if (conversion) return converted(ask, conversion);
   // as many as possible in the time that was written for it
   if (slot.count.kind === 'max') return made(ask, slot.count, demand.unit, sidesOf(ask).perSide);
   if (slot.count.kind === 'matchTime') return made(ask, { kind: 'max' }, demand.unit, sidesOf(ask).perSide);
   return demand.unit === slot.unit && movement.limit.by !== 'engine' ? byEffort(ask) : byTime(ask);
+}
+
+/** reps that a strength set leaves at the least (judgement: about one to three) */
+const leastReserve = 1;
+/** a share is rounded to what the plates make; by more than this it is another load (a step of 2.5 kg on 50; common practice) */
+const roundedBy = 1.05;
+/** The reps of a set whose load is a share of the max and whose lightest owned load is heavier: as many as leave one; null where that load is there. */
+export function repsThatLeaveOne(slot: Slot, load: FeasibleLoad | null, repsToFailure: number, context: AdaptContext): number | null {
+  const kg = load && slot.load?.kind === 'share' ? writtenKg(slot, context, movementOf(slot.movement)) : null;
+  if (!load || kg === null || totalKg(load) <= kg * roundedBy || slot.count.kind !== 'fixed') return null;
+  const most = Math.max(1, Math.floor(repsToFailure - leastReserve));
+  return most < slot.count[context.athlete.category] ? most : null;
+}
+function withReserve({ question: { slot, strength }, load, demand, context }: Ask, count: Count): Count {
+  const most = strength ? repsThatLeaveOne(slot, load, demand.repsToFailure, context) : null;
+  return most === null ? count : { kind: 'fixed', men: most, women: most, low: null };
 }
 
 /** nearer than this the written metres are run where the route has its points */

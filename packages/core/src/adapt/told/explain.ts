@@ -9,6 +9,7 @@ import { demandOf } from '../../simulate/demand';
 import { formatClock } from '../../units/duration';
 import { formatMass, wholeMass } from '../../units/mass';
 import type { Slot } from '../../workout/workout';
+import { repsThatLeaveOne } from '../slot/count';
 import { isHalfOwned, isSkill } from '../slot/half-skill';
 import { withoutRack } from '../../limits/bar-without-rack';
 import { hardLimits } from '../slot/hard-limits';
@@ -67,11 +68,13 @@ function loadClause({ question: { slot }, option, context, beyond }: Told): stri
 }
 
 /** Why a count of the written movement was moved. */
-function countClause({ question: { slot }, option, context, wall, beyond }: Told): string | null {
+function countClause({ question: { slot, strength }, option, context, wall, beyond }: Told): string | null {
   const { category } = context.athlete;
   const source = writtenWith(option, slot);
   if (!source || sameCount(option, source, category)) return null;
   const written = countText(source, category);
+  if (strength && repsThatLeaveOne(source, option.load, option.repsToFailure, context) !== null)
+    return `${countText(option, category)} for ${written}: the load is heavier than meant, and about one rep is left`;
   const why = wall
     ? 'the written count would end in singles'
     : beyond > 0
