@@ -13,10 +13,9 @@ const secondsOn = async (page: Page): Promise<number> => {
   return seconds === undefined ? Number.NaN : minutes! * 60 + seconds;
 };
 
-test('a class of three phones: started, paused and gone on for all, one joins late, one loses its network; taps fill the lanes and become scores', async ({
-  page,
-  another,
-}) => {
+type Another = (options: { viewport: typeof phone }) => Promise<BrowserContext>;
+/** A class that has begun: two phones have joined, a third has its link. */
+async function begunClass(page: Page, another: Another) {
   const address = await fresh(page, '# Bell Buoy\nfor time, cap 6:00\n3 rounds\n  8 burpee\n  12 air squat', three);
   const links: string[] = [];
   for (const name of three) links.push(await sendTo(page, address, name));
@@ -24,47 +23,60 @@ test('a class of three phones: started, paused and gone on for all, one joins la
   await page.goto(`${address}/run`);
   await page.getByRole('button', { name: 'Open the class' }).click();
   const contexts = await Promise.all(three.map(() => another({ viewport: phone })));
-  const [taps, offline, late] = (await Promise.all(contexts.map((context) => context.newPage()))) as [Page, Page, Page];
+  const [taps, second, late] = (await Promise.all(contexts.map((context) => context.newPage()))) as [Page, Page, Page];
   const join = async (who: Page, link: string): Promise<void> => {
     await who.goto(link);
     await who.getByRole('link', { name: 'Join the class' }).click();
   };
   await join(taps, links[0]!);
-  await join(offline, `${network.url}${links[1]!}`);
-  for (const each of [taps, offline]) await expect(each.getByText('Waiting for your coach')).toBeVisible();
+  await join(second, `${network.url}${links[1]!}`);
+  for (const each of [taps, second]) await expect(each.getByText('Waiting for your coach')).toBeVisible();
   await expect(taps.getByRole('button', { name: 'Start' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Start for all' }).click();
-  for (const each of [taps, offline]) await expect(each.getByText('Get ready')).toBeVisible();
-  for (const each of [taps, offline]) await expect(each.getByRole('button', { name: 'Round done' })).toBeEnabled();
+  for (const each of [taps, second]) await expect(each.getByText('Get ready')).toBeVisible();
+  for (const each of [taps, second]) await expect(each.getByRole('button', { name: 'Round done' })).toBeEnabled();
+  const lane = (at: number) => page.getByRole('list', { name: 'The class' }).getByRole('listitem').filter({ hasText: three[at]! });
+  return { taps, second, late, lane, network, secondContext: contexts[1]!, joinLate: () => join(late, links[2]!) };
+}
+/** s between the clocks of these pages */
+const apart = async (...pages: Page[]): Promise<number> => {
+  const seen = await Promise.all(pages.map(secondsOn));
+  return Math.max(...seen) - Math.min(...seen);
+};
+
+test('a class of three phones: started for all, one joins late, one loses its network, and its taps come afterwards', async ({ page, another }) => {
+  const { taps, second, late, lane, network, secondContext, joinLate } = await begunClass(page, another);
   // everybody sees the same second, the coach too
-  const together = async (...pages: Page[]): Promise<number> => {
-    const seen = await Promise.all(pages.map(secondsOn));
-    return Math.max(...seen) - Math.min(...seen);
-  };
-  await expect.poll(() => together(taps, offline, page)).toBeLessThanOrEqual(1);
+  await expect.poll(() => apart(taps, second, page)).toBeLessThanOrEqual(1);
 
   // one loses the network: its clock goes on, its taps wait
   network.cut();
-  await contexts[1]!.setOffline(true);
-  for (const each of [taps, offline]) await each.getByRole('button', { name: 'Round done' }).click();
-  const lane = (at: number) => page.getByRole('list', { name: 'The class' }).getByRole('listitem').filter({ hasText: three[at]! });
+  await secondContext.setOffline(true);
+  for (const each of [taps, second]) await each.getByRole('button', { name: 'Round done' }).click();
   await expect(lane(0)).toContainText('Round 2 of 3');
-  await expect(offline.getByText(/taps wait for a connection/)).toBeVisible();
+  await expect(second.getByText(/taps wait for a connection/)).toBeVisible();
   await expect(lane(1)).not.toContainText('Round 2 of 3');
 
   // one joins late, in the middle of it
-  await join(late, links[2]!);
+  await joinLate();
   await expect(late.getByRole('button', { name: 'Round done' })).toBeEnabled();
-  await expect.poll(() => together(late, page)).toBeLessThanOrEqual(1);
+  await expect.poll(() => apart(late, page)).toBeLessThanOrEqual(1);
 
   network.mend();
-  await contexts[1]!.setOffline(false);
+  await secondContext.setOffline(false);
   await expect(lane(1)).toContainText('Round 2 of 3');
+  await network.close();
+});
 
+test('a class: paused and gone on for all; taps become scores; a reload finds the clock; the coach ends it', async ({ page, another }) => {
+  const { taps, second, lane, network } = await begunClass(page, another);
   await page.getByRole('button', { name: 'Pause for all' }).click();
-  for (const each of [taps, offline, late]) await expect(each.getByText('Paused by your coach')).toBeVisible();
-  await expect.poll(() => together(taps, offline, late, page)).toBe(0);
+  for (const each of [taps, second]) await expect(each.getByText('Paused by your coach')).toBeVisible();
+  await expect.poll(() => apart(taps, second, page)).toBe(0);
   await page.getByRole('button', { name: 'Go on' }).click();
+
+  await taps.getByRole('button', { name: 'Round done' }).click();
+  await expect(lane(0)).toContainText('Round 2 of 3');
 
   // done: the time becomes a score at the coach's, and at the athlete's; what is tapped at once is one tap
   for (const [round, label] of [
@@ -82,16 +94,16 @@ test('a class of three phones: started, paused and gone on for all, one joins la
   await expect(lane(0)).toContainText('logged');
 
   // a reload finds the clock where it is
-  await late.reload();
-  await expect(late.getByRole('button', { name: 'Round done' })).toBeEnabled();
-  await expect.poll(() => together(late, page)).toBeLessThanOrEqual(1);
+  await second.reload();
+  await expect(second.getByRole('button', { name: 'Round done' })).toBeEnabled();
+  await expect.poll(() => apart(second, page)).toBeLessThanOrEqual(1);
   await page.getByRole('button', { name: 'End' }).click();
-  await expect(late.getByText(/Your coach ended the class/)).toBeVisible();
+  await expect(second.getByText(/Your coach ended the class/)).toBeVisible();
   await network.close();
 });
 
 /** Two of the class on one bar, their plan on the coach's screen. @returns the panel, and the phones waiting for the coach once the plan is set */
-async function onOneBar(page: Page, another: (options: { viewport: typeof phone }) => Promise<BrowserContext>, text: string) {
+async function onOneBar(page: Page, another: Another, text: string) {
   const address = await fresh(page, text, ['Sasquel', 'Ylmarra']);
   const links = [await sendTo(page, address, 'Sasquel'), await sendTo(page, address, 'Ylmarra')];
   await page.goto(`${address}/run`);

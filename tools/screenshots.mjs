@@ -52,10 +52,7 @@ const shots = {
     await page.goto(`${url}/workouts/${id('Breakwater')}/adapt?who=${who('Orvenna')}`);
     await page.getByRole('status', { name: 'The class' }).waitFor({ timeout: 30000 });
     await page.locator('aside li button').first().click();
-    await page
-      .getByRole('button', { name: /^Use / })
-      .first()
-      .waitFor();
+    await page.getByRole('button', { name: /^Use / }).first().waitFor();
   },
   async send() {
     await page.goto(`${url}/workouts/${id('Breakwater')}/send`);

@@ -123,9 +123,9 @@ describe('what speaks of harm and came through the door', () => {
     expect((await propose(change)).status).toBe(200);
     expect((await instance.stranger('GET', `/a/${sent}`)).json.held).toBe(true);
     const { sends } = (await desk('GET', `/workouts/${workout}/sends`)).json;
-    expect(sends[0].against).toEqual(expect.arrayContaining([expect.stringMatching(/came through the athlete’s own door and waits for an answer/)]));
+    expect(sends[0].against).toEqual(expect.arrayContaining([expect.stringMatching(/was written on the athlete’s own page and waits for an answer/)]));
     const refused = await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] });
-    expect([refused.status, refused.json.detail]).toEqual([422, expect.stringMatching(/^Tabrik wrote through their own door: “/)]);
+    expect([refused.status, refused.json.detail]).toEqual([422, expect.stringMatching(/^Tabrik wrote on their own page: “/)]);
     await settleAll();
     expect((await instance.stranger('GET', `/a/${sent}`)).json.held).toBe(false);
     expect((await desk('POST', `/workouts/${workout}/sends`, { athleteIds: [athlete] })).status).toBe(200);
