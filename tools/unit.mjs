@@ -1,5 +1,5 @@
 /**
- * `npm run unit -- [--database] [--together] PATTERN …`: bundles the unit tests and runs those whose path matches. `--database` starts a throw-away one for the server's, which are left out otherwise; `--together` bundles as `npm test` does.
+ * `npm run unit -- [--database] [--together] PATTERN …`: bundles the unit tests and runs those whose path matches. `--database` starts a throw-away one for the server's, which are left out otherwise; `--together` bundles as `npm test` does, and needs the database.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';

@@ -42,7 +42,7 @@ const placesOfSources = {
   },
 };
 
-/** How many files each workspace's tests become; each is a whole number of turns for two workers. */
+/** How many bundles each workspace's tests become, of each kind: few, and yet so many that two workers end at about the same time. */
 const togetherIn = { 'packages/core': 6, 'packages/contract': 1, 'apps/cli': 1, 'apps/server': 4, 'apps/web': 2 };
 const nameOf = (home, path) => relative(home, path).replaceAll('\\', '/');
 

@@ -21,4 +21,4 @@ export function harmSaid(changes: readonly ProposedChange[], file: Readonly<Reco
 }
 
 export const saidSentence = (name: string, said: readonly string[]): string =>
-  `${name} wrote on their own page: “${said.join('”, “')}”. Take it or leave it, on the athlete’s page; no version is made before.`;
+  `${name} wrote on their own page: “${said.join('”, “')}”. Accept or decline it on the athlete’s page. Until then no version is made for them.`;

@@ -44,7 +44,14 @@ describe('the way to the server', () => {
     await api('/me');
     await api('/workouts/3', { method: 'PUT', body: { day: '2027-03-04' } });
     await api('/workouts', { body: { text: 'x'.repeat(60_000) } });
-    expect(asked.map(({ options }) => options.keepalive ?? false)).toEqual([false, true, false]);
+    expect(asked.map(({ options }) => options.keepalive)).toEqual([false, true, false]);
+  });
+  test('of many changes at once so many are kept as browsers allow in all; once they are answered, the next is again', async () => {
+    answering('');
+    const change = () => api('/workouts/3/locks/1', { method: 'PUT', body: { note: 'é'.repeat(10_000) } });
+    await Promise.all([change(), change(), change()]);
+    await change();
+    expect(asked.map(({ options }) => options.keepalive)).toEqual([true, true, false, true]);
   });
   test('an empty answer is null', async () => {
     answering('');

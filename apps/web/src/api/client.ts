@@ -67,8 +67,16 @@ function patienceFor(reads: boolean) {
   return { signal: controller.signal, stop: () => controller.abort(new ApiError(stopped)), over: () => clearTimeout(timer) };
 }
 
-/** Characters up to which a change is sent to its end though the page is left meanwhile; browsers keep 64 kB of such in all. */
-const keptAliveUpTo = 8_000;
+/** Bytes of changes under way that are sent to their end though the page is left; browsers refuse more than 64 kB of such in all (the Fetch standard). */
+const mostKeptAlive = 48_000;
+let keptAlive = 0;
+/** @returns whether a body may be kept alive, and what to call once it is answered */
+function keeping(text: string): { keepalive: boolean; over: () => void } {
+  const bytes = new TextEncoder().encode(text).length;
+  if (keptAlive + bytes > mostKeptAlive) return { keepalive: false, over: () => undefined };
+  keptAlive += bytes;
+  return { keepalive: true, over: () => void (keptAlive -= bytes) };
+}
 
 async function ask(path: string, { method, body }: Asked): Promise<Response> {
   const reads = method === undefined && body === undefined;
@@ -77,12 +85,13 @@ async function ask(path: string, { method, body }: Asked): Promise<Response> {
   const way = method ?? (reads ? 'GET' : 'POST');
   const { signal, stop, over } = patienceFor(reads);
   const text = body === undefined ? undefined : JSON.stringify(body);
+  const kept = reads ? { keepalive: false, over: () => undefined } : keeping(text ?? '');
   const request = fetch(`/api${path}`, {
     method: way,
     signal,
     ...(Object.keys(headers).length === 0 ? {} : { headers }),
     ...(text === undefined ? {} : { body: text }),
-    ...(reads || (text?.length ?? 0) > keptAliveUpTo ? {} : { keepalive: true }),
+    keepalive: kept.keepalive,
   });
   try {
     return await waitedFor(whatIsAsked(path, way), request, stop);
@@ -90,6 +99,7 @@ async function ask(path: string, { method, body }: Asked): Promise<Response> {
     throw error instanceof ApiError ? error : new ApiError(offline);
   } finally {
     over();
+    kept.over();
   }
 }
 

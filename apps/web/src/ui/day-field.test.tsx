@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { DayField, isWholeDay } from './day-field';
 
 const field = () => screen.getByLabelText<HTMLInputElement>('Day');
-/** A field over a server that takes what it is given. */
+/** A field over a server that takes what it is given; the button is another window that puts the first day back. */
 function open(day: string | null): (string | null)[] {
   const saved: (string | null)[] = [];
   function Held() {
@@ -13,7 +13,12 @@ function open(day: string | null): (string | null)[] {
       saved.push(next);
       setHeld(next);
     };
-    return <DayField label="Day" day={held} save={save} />;
+    return (
+      <>
+        <DayField label="Day" day={held} save={save} />
+        <button onClick={() => setHeld(day)}>put back</button>
+      </>
+    );
   }
   render(<Held />);
   return saved;
@@ -37,6 +42,13 @@ test('a date that is left half-way says what was expected, and the saved one sta
   expect(saved).toEqual([]);
   type('2027-03-04');
   expect(screen.queryByRole('alert')).toBeNull();
+});
+test('a day that is put back elsewhere is shown, not what was typed before', () => {
+  open('2026-12-02');
+  type('2027-03-04');
+  expect(field().value).toBe('2027-03-04');
+  fireEvent.click(screen.getByText('put back'));
+  expect(field().value).toBe('2026-12-02');
 });
 test('an emptied field takes the day away when it is left, not before', () => {
   const saved = open('2026-12-02');

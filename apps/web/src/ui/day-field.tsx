@@ -12,15 +12,20 @@ export const isWholeDay = (day: string): boolean => {
 
 /** What stands in the field while it is typed in, and what is saved of it. */
 function useDayTyped(day: string | null, save: (day: string | null) => void) {
-  // what is typed stands until the saved day moves, by this field or by another window
-  const [typed, setTyped] = useState<{ value: string; over: string | null } | null>(null);
+  // what is typed stands until the saved day moves, by this field, another window or an undo
+  const [typed, setTyped] = useState<string | null>(null);
+  const [known, setKnown] = useState(day);
   const [problem, setProblem] = useState(false);
-  const shown = typed?.over === day ? typed.value : (day ?? '');
+  if (known !== day) {
+    setKnown(day);
+    setTyped(null);
+  }
+  const shown = typed ?? day ?? '';
   return {
     shown,
     problem,
     type: (value: string): void => {
-      setTyped({ value, over: day });
+      setTyped(value);
       setProblem(false);
       if (isWholeDay(value) && value !== day) save(value);
     },

@@ -22,7 +22,7 @@ import { givesUpOf } from './gives-up';
 import { isUnchecked, notChecked } from './not-checked';
 import type { Told } from './told';
 import { capital, whyLeft } from './why-left';
-import { countText } from './words';
+import { countText, massOfLoad } from './words';
 
 /** Whole seconds below two minutes, clock notation above. */
 const seconds = (value: number): string => (value < 120 ? `${Math.round(value)} s` : formatClock(value));
@@ -33,10 +33,7 @@ export const nameOf = ({ movement, load }: Option): string => {
   const say = load && implementToSay(movement, load.implement);
   return say ? nameInHand(movement, say) : wordsOf(movement);
 };
-const massOf = (option: Option, { athlete }: AdaptContext): string =>
-  option.load
-    ? `${option.load.count === 2 ? '2 × ' : ''}${option.load.range ? option.load.range.name : formatMass(option.load.grams / 1000, athlete.units)}`
-    : '';
+const massOf = ({ load }: Option, { athlete }: AdaptContext): string => (load ? massOfLoad(load, athlete.units) : '');
 
 /** The same figure as it is written, whatever the kind of count. */
 export const sameCount = (option: Option, slot: Slot, category: 'men' | 'women'): boolean =>

@@ -5,7 +5,7 @@ import { wordsOf } from '../../notation/format-workout';
 import { constants } from '../../simulate/body';
 import { demandOf } from '../../simulate/demand';
 import type { SlotStimulus } from '../../stimulus/stimulus';
-import { formatMass } from '../../units/mass';
+import { massOfLoad } from './words';
 import { isOpen } from '../../workout/walk';
 import { hardLimits } from '../slot/hard-limits';
 import { neighboursOf } from '../slot/likeness';
@@ -55,8 +55,7 @@ export function fallbackOf(option: Option, stimulus: SlotStimulus, context: Adap
   const when = `if sets of ${Math.max(2, Math.min(inside, Math.max(...counts)))} fail`;
   const lighter = lighterThan(option, context);
   if (lighter) {
-    const one = formatMass(lighter.grams / 1000, context.athlete.units);
-    return { movement: option.movement, reps: counts, when: `${when}, take ${lighter.count === 2 ? `2 × ${one}` : one}` };
+    return { movement: option.movement, reps: counts, when: `${when}, take ${massOfLoad(lighter, context.athlete.units)}` };
   }
   const easier = easierThan(option, context);
   if (easier === undefined) return null;

@@ -1,7 +1,10 @@
-/** Words for patterns and muscles, and a count as a coach says it. */
+/** Words for patterns and muscles, and a count and a load as a coach says them. */
+import type { FeasibleLoad } from '../../kit/loads';
 import { mainPattern } from '../../movements/catalogue';
 import type { Movement, Muscle, Pattern } from '../../movements/movement';
-import type { Category } from '../../workout/workout';
+import { saidFactor } from '../../text/figures';
+import { formatMass, trimNumber, type MassUnit } from '../../units/mass';
+import type { Category, Slot } from '../../workout/workout';
 import type { Option } from '../slot/option';
 
 export const patternWords: Readonly<Record<Pattern, string>> = {
@@ -44,15 +47,18 @@ export const muscleWords: Readonly<Record<Muscle, string>> = {
   calves: 'calves',
 };
 
-/** @param category the column that is told: the coach may have written two */
-export function countText({ count, unit, perSide }: Pick<Option, 'count' | 'unit' | 'perSide'>, category: Category): string {
-  const of = unit === 'reps' ? '' : ` ${unit}`;
+type Counted = Pick<Option, 'count' | 'unit' | 'perSide'> & Partial<Pick<Slot, 'unitSaid'>>;
+/** What the coach wrote comes back in the coach's own unit: a mile, not 1609 m. @param category the column that is told: the coach may have written two */
+export function countText({ count, unit, unitSaid = null, perSide }: Counted, category: Category): string {
+  const said = unitSaid === 'clock' ? null : unitSaid;
+  const of = unit === 'reps' ? '' : ` ${said ?? unit}`;
+  const figure = (value: number): string => trimNumber(value / (said ? saidFactor[said] : 1));
   const side = perSide ? ' each side' : '';
   switch (count.kind) {
     case 'fixed':
-      return `${count[category]}${of}${side}`;
+      return `${figure(count[category])}${of}${side}`;
     case 'ladder':
-      return `${count.rungs.join('-')}${of}${side}`;
+      return `${count.rungs.map(figure).join('-')}${of}${side}`;
     case 'growing':
       return `${count.start}, +${count.step}${of}${side}`;
     case 'rung':
@@ -62,3 +68,6 @@ export function countText({ count, unit, perSide }: Pick<Option, 'count' | 'unit
       return 'max';
   }
 }
+/** `2 × 12.5 kg`, `35 lb`; a band by its name. */
+export const massOfLoad = ({ count, grams, range }: FeasibleLoad, units: MassUnit): string =>
+  `${count === 2 ? '2 × ' : ''}${range ? range.name : formatMass(grams / 1000, units)}`;
